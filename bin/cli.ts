@@ -1,0 +1,101 @@
+import { readFileSync } from 'node:fs';
+import { remediesFor } from '#core/coats/index';
+import { conditionsOf } from '#core/drying/index';
+import { type Facts, type Problem, readWorkshopText, shiftFile } from '#core/facts/index';
+import { ask, checkRows, plan, planJson, questionSchemas } from '#core/plan/index';
+import { toMinute } from '#core/units/index';
+
+/** The command line: the same core as the screens use. JSON on stdout, messages on stderr. */
+
+const USAGE = `Usage:
+  enamelos plan FILE [--now TIME] [--shift]   the whole plan as JSON
+  enamelos check FILE [--now TIME]            verdicts; exit 1 when one of them is a stop
+  enamelos ask QUESTION < in.json             one answer, or an array of them
+  enamelos ask --list                         the questions with their JSON Schemas
+Exit codes: 0 answered, 1 check found a stop, 2 unreadable or bad input.`;
+
+function main(argv: readonly string[]): number {
+  const [command, target] = argv;
+  if (command === 'ask' && target === '--list') return print(questionSchemas());
+  if (command === 'ask' && target) return answerAll(target);
+  if ((command === 'plan' || command === 'check') && target) return planFile(command, target, argv);
+  process.stderr.write(`${USAGE}\n`);
+  return command === '--help' || command === 'help' ? 0 : 2;
+}
+
+function print(value: unknown): number {
+  process.stdout.write(`${JSON.stringify(value, null, 1)}\n`);
+  return 0;
+}
+
+function refuse(problem: Problem): number {
+  process.stderr.write(`${JSON.stringify(problem)}\n`);
+  return 2;
+}
+
+function option(argv: readonly string[], name: string): string | undefined {
+  const index = argv.indexOf(name);
+  return index >= 0 ? argv[index + 1] : undefined;
+}
+
+function planFile(command: 'plan' | 'check', path: string, argv: readonly string[]): number {
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch (error) {
+    return refuse({ error: `Cannot read ${path}: ${(error as Error).message}`, at: '(file)', mend: 'Name a workshop file that exists.' });
+  }
+  const read = readWorkshopText(text);
+  if (!read.ok) return refuse(read.problem);
+  const asked = option(argv, '--now');
+  const now = asked === undefined ? toMinute(read.value.writtenAt) : toMinute(asked);
+  if (!Number.isFinite(now)) return refuse({ error: `"${asked}" is no time`, at: '--now', mend: 'Write it like 2026-12-01T19:00:00Z.' });
+  const { facts } = argv.includes('--shift') ? shiftFile(read.value, now) : read.value;
+  if (facts.workshop.length === 0)
+    return refuse({ error: 'The file holds no workshop', at: 'facts.workshop', mend: 'Export it after the first run.' });
+  return command === 'plan' ? printPlan(facts, now) : printCheck(facts, now);
+}
+
+function planned(facts: Facts, now: number) {
+  const result = plan({ facts, now, conditions: conditionsOf(facts, now) });
+  const rows = checkRows(result, facts, ({ joint }) =>
+    remediesFor(joint.below, joint.above).map((remedy) => `${remedy.text} (${remedy.verdict})`),
+  );
+  return { result, rows };
+}
+
+function printPlan(facts: Facts, now: number): number {
+  const { result, rows } = planned(facts, now);
+  return print(planJson(result, facts, rows));
+}
+
+function printCheck(facts: Facts, now: number): number {
+  const { rows } = planned(facts, now);
+  print(rows);
+  return rows.some((row) => row.verdict === 'stop') ? 1 : 0;
+}
+
+function answerAll(question: string): number {
+  let input: unknown;
+  try {
+    input = JSON.parse(readFileSync(0, 'utf8'));
+  } catch (error) {
+    return refuse({
+      error: `The input is no JSON: ${(error as Error).message}`,
+      at: '(input)',
+      mend: 'Give one JSON object or an array of them on standard input.',
+    });
+  }
+  if (Array.isArray(input)) {
+    return print(
+      input.map((item) => {
+        const answered = ask(question, item);
+        return answered.ok ? answered.answer : answered.problem;
+      }),
+    );
+  }
+  const answered = ask(question, input);
+  return answered.ok ? print(answered.answer) : refuse(answered.problem);
+}
+
+process.exitCode = main(process.argv.slice(2));

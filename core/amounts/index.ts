@@ -1,0 +1,95 @@
+import { type FilmFigures, filmOfCoat } from '#core/coats/index';
+import type { Family, Hand, Role } from '#core/facts/index';
+
+/** Paint used, by two models of which the larger holds (BRIEF §7). */
+
+export type FlatFace = { readonly longMm: number; readonly shortMm: number };
+
+type Tool = {
+  readonly fanMm: number;
+  readonly mlPerSecond: number;
+  readonly mmPerSecond: number;
+  readonly overrunMm: number;
+  readonly efficiency: number;
+};
+
+const OVERLAP = 0.5;
+const TOOLS: Record<Exclude<Hand, 'brush'>, Tool> = {
+  aerosol: { fanMm: 100, mlPerSecond: 1, mmPerSecond: 300, overrunMm: 50, efficiency: 0.55 },
+  airbrush: { fanMm: 15, mlPerSecond: 0.05, mmPerSecond: 100, overrunMm: 10, efficiency: 0.55 },
+  gun: { fanMm: 150, mlPerSecond: 2, mmPerSecond: 300, overrunMm: 50, efficiency: 0.65 },
+};
+/** A brush puts nearly all of it on the part; what stays in the bristles is the rest. */
+const BRUSH_EFFICIENCY = 0.9;
+export const NOZZLE_ML = 2;
+export const CAN_RESIDUE = 0.05;
+
+/** mL a coat by film: area × film ÷ solids ÷ effective transfer; a face narrower than the fan wastes more. */
+export function filmMl(faces: readonly FlatFace[], film: { filmUm: number; solids: number }, hand: Hand): number {
+  return faces.reduce((sum, face) => {
+    const areaM2 = (face.longMm * face.shortMm) / 1e6;
+    const transfer =
+      hand === 'brush' ? BRUSH_EFFICIENCY : TOOLS[hand].efficiency * Math.sqrt(Math.min(1, face.shortMm / TOOLS[hand].fanMm));
+    return sum + (areaM2 * film.filmUm) / film.solids / transfer;
+  }, 0);
+}
+
+/** Passes over a face: one more than the fan steps across its shorter side. */
+export function sweepsOf(face: FlatFace, hand: Exclude<Hand, 'brush'>): number {
+  return Math.ceil(face.shortMm / (TOOLS[hand].fanMm * (1 - OVERLAP)) - 1e-9) + 1;
+}
+
+/** mL a coat by sweeps: a can empties by time. */
+export function sweepsMl(faces: readonly FlatFace[], hand: Hand): number {
+  if (hand === 'brush') return 0;
+  const tool = TOOLS[hand];
+  return faces.reduce((sum, face) => {
+    const length = face.longMm + 2 * tool.overrunMm;
+    return sum + (sweepsOf(face, hand) * length * tool.mlPerSecond) / tool.mmPerSecond;
+  }, 0);
+}
+
+export type CoatAmount = {
+  readonly filmMl: number;
+  readonly sweepsMl: number;
+  readonly mlPerCoat: number;
+  readonly holds: 'film' | 'sweeps';
+};
+
+export function coatAmount(faces: readonly FlatFace[], film: { filmUm: number; solids: number }, hand: Hand): CoatAmount {
+  const [byFilm, bySweeps] = [filmMl(faces, film, hand), sweepsMl(faces, hand)];
+  return { filmMl: byFilm, sweepsMl: bySweeps, mlPerCoat: Math.max(byFilm, bySweeps), holds: bySweeps > byFilm ? 'sweeps' : 'film' };
+}
+
+/** What must be in the can for this much to reach the piece: 2 mL clear the nozzle, 5 % never come out. */
+export function batchMl(ml: number): number {
+  return (ml + NOZZLE_ML) / (1 - CAN_RESIDUE);
+}
+
+/** Minutes to lay one coat: 1 a part and the sweeps themselves (BRIEF §12). */
+export function coatMinutes(faces: readonly FlatFace[], hand: Hand, parts: number): number {
+  if (hand === 'brush') {
+    const area = faces.reduce((sum, face) => sum + face.longMm * face.shortMm, 0);
+    return parts + area / 10_000 / 2;
+  }
+  const tool = TOOLS[hand];
+  const seconds = faces.reduce((sum, face) => sum + (sweepsOf(face, hand) * (face.longMm + 2 * tool.overrunMm)) / tool.mmPerSecond, 0);
+  return parts + seconds / 60;
+}
+
+/** `ask amount`: figures of a coat and of all coats, film from the table or as given. */
+export function amountAnswer(question: {
+  readonly family: Family;
+  readonly role?: Role;
+  readonly filmUm?: number;
+  readonly solids?: number;
+  readonly tool: Exclude<Hand, 'brush'>;
+  readonly faces: readonly FlatFace[];
+  readonly coats: number;
+}) {
+  const table: FilmFigures = filmOfCoat(question.family, question.role, question.tool);
+  const film = { filmUm: question.filmUm ?? table.filmUm, solids: question.solids ?? table.solids };
+  const amount = coatAmount(question.faces, film, question.tool);
+  const ml = amount.mlPerCoat * question.coats;
+  return { ...amount, ml, mlBatch: batchMl(ml), film };
+}

@@ -1,0 +1,72 @@
+import { type Can, type Facts, standingEvents } from '#core/facts/index';
+import { toMinute } from '#core/units/index';
+
+/** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
+export type ShelfCan = {
+  readonly id: string;
+  readonly productId: string;
+  readonly packMl: number;
+  readonly leftMl: number;
+  readonly opened: boolean;
+  readonly paid: number;
+  readonly source: 'own' | 'default';
+};
+
+/** Every can on the shelf; cans marked bought stand here too. What is left is derived, a weighing resets it. */
+export function shelfCans(facts: Facts): ShelfCan[] {
+  const events = standingEvents(facts.events);
+  const bought: Can[] = events.flatMap((event) =>
+    event.kind !== 'bought'
+      ? []
+      : Array.from({ length: event.count }, (_, index) => ({
+          id: `${event.id}-${index}`,
+          productId: event.productId,
+          packMl: event.packMl,
+          leftMl: event.packMl,
+          leftAt: event.at,
+          opened: false,
+          paid: Math.round(event.paid / event.count),
+        })),
+  );
+  const cans = [...facts.cans, ...bought].map((can) => {
+    const weighing = events.filter((event) => event.kind === 'weighed' && event.canId === can.id).at(-1);
+    const weighed = weighing?.kind === 'weighed' && toMinute(weighing.at) >= toMinute(can.leftAt) ? weighing : null;
+    return {
+      can,
+      left: weighed ? weighed.leftMl : can.leftMl,
+      since: toMinute(weighed ? weighed.at : can.leftAt),
+      weighed: weighed !== null,
+      opened: can.opened,
+    };
+  });
+  for (const event of events) {
+    if (event.kind !== 'done' || event.coat?.productId === undefined || !event.coat.ml) continue;
+    let used = event.coat.ml;
+    const open = cans.filter(
+      (entry) => entry.can.productId === event.coat?.productId && entry.since <= toMinute(event.at) && entry.left > 0,
+    );
+    // The fullest opened can first is not how it is done: the emptier one is finished before the next is opened.
+    open.sort((a, b) => Number(b.opened) - Number(a.opened) || a.left - b.left);
+    for (const entry of open) {
+      const taken = Math.min(entry.left, used);
+      entry.left -= taken;
+      used -= taken;
+      if (taken > 0) entry.opened = true;
+      if (used <= 0) break;
+    }
+  }
+  return cans.map(({ can, left, weighed, opened }) => ({
+    id: can.id,
+    productId: can.productId,
+    packMl: can.packMl,
+    leftMl: left,
+    opened,
+    paid: can.paid,
+    source: weighed ? 'own' : 'default',
+  }));
+}
+
+/** mL of a product that will still come out of its cans. */
+export function usableMl(cans: readonly ShelfCan[], productId: string, residue: number): number {
+  return cans.filter((can) => can.productId === productId).reduce((sum, can) => sum + Math.max(0, can.leftMl - residue * can.packMl), 0);
+}

@@ -1,0 +1,33 @@
+import type { Family, Role } from '#core/facts/index';
+
+/** Invented typical packs and prices, minor units: used where no offer is known, and then said to be "about". */
+const TYPICAL: Partial<Record<Family, readonly [ml: number, price: number]>> = {
+  'acrylic-lacquer': [400, 890],
+  'nitro-lacquer': [400, 1190],
+  'lacquer-primer': [400, 790],
+  'wood-sealer': [400, 950],
+  'alkyd-enamel': [150, 640],
+  'acrylic-enamel': [400, 690],
+  'alcohol-acrylic': [10, 260],
+  'water-acrylic': [17, 280],
+  'waterborne-base': [60, 720],
+  'waterborne-sealer': [60, 680],
+  'solvent-base': [400, 1490],
+  'urethane-2k': [400, 1990],
+  'epoxy-primer': [400, 1890],
+  'etch-primer': [400, 1190],
+  dye: [300, 1290],
+  candy: [150, 1190],
+  'high-temperature': [400, 1090],
+  'rust-barrier': [400, 990],
+  texture: [400, 1190],
+  latex: [375, 890],
+};
+
+export function typicalPack(family: Family, role: Role): { ml: number; price: number } {
+  const [ml, price] = TYPICAL[family] ?? [400, 900];
+  // Filler primers come dearer, primers for the brush in larger bottles.
+  if (role === 'filler-primer') return { ml, price: Math.round(price * 1.15) };
+  if (family === 'water-acrylic' && role !== 'colour') return { ml: 60, price: 690 };
+  return { ml, price };
+}

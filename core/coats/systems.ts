@@ -1,0 +1,87 @@
+import { contrastOf } from '#core/colour/index';
+import { type Family, type Hand, isMetal, type Lab, type Layer, type Material } from '#core/facts/index';
+import { coatsToHide } from './film.ts';
+
+export type SystemKind = 'quickest' | 'hardest' | 'cheapest';
+
+/** A ready system: layers without ids, to be drafted onto a part. */
+export type SystemDraft = {
+  readonly kind: SystemKind;
+  readonly title: string;
+  readonly text: string;
+  readonly layers: readonly Omit<Layer, 'id'>[];
+};
+
+export type SystemQuestion = {
+  readonly material: Material;
+  /** Colours in order of size, each with the zones it covers; the first covers all where nothing else is said. */
+  readonly colours: readonly { readonly name: string; readonly lab: Lab; readonly covers: Layer['covers'] }[];
+  readonly hands: readonly Hand[];
+  /** The paint that is kept on the part, if any. */
+  readonly keepsPaint: boolean;
+};
+
+const PRIMERS: readonly { readonly name: string; readonly lab: Lab }[] = [
+  { name: 'white', lab: { l: 95, a: 0, b: 1 } },
+  { name: 'grey', lab: { l: 62, a: 0, b: 0 } },
+  { name: 'black', lab: { l: 15, a: 0, b: 0 } },
+];
+const NO_COLOUR: Lab = { l: 100, a: 0, b: 0 };
+
+/** Families of each kind: metal and hard plastics apart. Two-pack paints are never chosen by the tool on its own (BRIEF §15). */
+const COLOUR_FAMILY: Record<SystemKind, { readonly metal: Family; readonly plastic: Family }> = {
+  quickest: { metal: 'acrylic-lacquer', plastic: 'alcohol-acrylic' },
+  hardest: { metal: 'alkyd-enamel', plastic: 'water-acrylic' },
+  cheapest: { metal: 'acrylic-enamel', plastic: 'water-acrylic' },
+};
+
+const TEXT: Record<SystemKind, { readonly title: string; readonly text: string }> = {
+  quickest: { title: 'Quickest', text: 'Dries by evaporation: coats minutes apart, a clear to protect it.' },
+  hardest: { title: 'Hardest wearing', text: 'Slow to dry, but it takes handling best without two-pack paint.' },
+  cheapest: { title: 'Cheapest', text: 'Fewest products: primer and colour, no clear.' },
+};
+
+/** Three systems to start from, for this material and these colours; coats come from the hiding rule over the chosen primer shade. */
+export function readySystems(question: SystemQuestion): SystemDraft[] {
+  return (['quickest', 'hardest', 'cheapest'] as const).map((kind) => ({ kind, ...TEXT[kind], layers: systemLayers(kind, question) }));
+}
+
+function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, 'id'>[] {
+  const hard = isMetal(question.material) || question.material === 'wood' || question.material === 'unknown';
+  const family = COLOUR_FAMILY[kind][hard ? 'metal' : 'plastic'];
+  const primerFamily: Family = hard ? 'lacquer-primer' : 'water-acrylic';
+  const first = question.colours[0];
+  const shade = primerShade(question.colours.map((colour) => colour.lab));
+  const primer: Omit<Layer, 'id'> = {
+    wanted: { family: primerFamily, role: hard ? 'fine-primer' : 'primer', name: `primer, ${shade.name}`, lab: shade.lab },
+    coats: 2,
+    covers: 'all',
+    ...(hard ? { flatAfter: 800 } : {}),
+  };
+  const colours = question.colours.map((colour, index) => {
+    const ground = index === 0 || colour.covers !== 'all' ? shade.lab : first.lab;
+    const { coats } = coatsToHide(ground, colour.lab);
+    return {
+      wanted: { family, role: 'colour' as const, name: colour.name, lab: colour.lab },
+      coats: Math.min(12, Math.max(2, coats)),
+      covers: colour.covers,
+    };
+  });
+  const clear: Omit<Layer, 'id'>[] =
+    kind === 'quickest'
+      ? [
+          {
+            wanted: { family: hard ? 'acrylic-lacquer' : 'water-acrylic', role: 'clear', name: 'clear, satin', lab: NO_COLOUR },
+            coats: 2,
+            covers: 'all',
+          },
+        ]
+      : [];
+  return [primer, ...colours, ...clear];
+}
+
+/** The primer shade that needs the fewest coats over all colours, light first where equal (weak-hiding colours want light below). */
+function primerShade(colours: readonly Lab[]): { name: string; lab: Lab } {
+  const coats = (lab: Lab) => colours.reduce((sum, colour) => sum + coatsToHide(lab, colour).coats + contrastOf(lab, colour) / 100, 0);
+  return [...PRIMERS].sort((a, b) => coats(a.lab) - coats(b.lab))[0];
+}

@@ -1,0 +1,153 @@
+import type { Facts, Place, Reading, Workshop } from '#core/facts/index';
+import { DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index';
+import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts';
+import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
+import type { Mechanism } from './families.ts';
+
+/** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */
+export type Conditions = Readonly<Record<string, PlaceAir>>;
+
+export type PlaceAir = {
+  /** Minute of the first value. */
+  readonly start: Minute;
+  readonly tempC: readonly number[];
+  readonly rh: readonly number[];
+  /** What the figures stand on, said on the screen. */
+  readonly rests: string;
+  readonly measured: boolean;
+};
+
+const DAYS_AHEAD = 14;
+const DAYS_BACK = 30;
+const WARMEST_HOUR = 15;
+const READING_TRUSTED_FOR = 3 * HOUR;
+/** How fast the room forgets what the sensor said and returns to its usual day, hours. */
+const MEMORY_HOURS = 36;
+
+/**
+ * The air of each place: its usual day (mean and swing, warmest at 15:00), shifted by what the sensor last said.
+ * The shift fades over a day and a half. A reading older than 3 h counts no longer, and `rests` says so.
+ */
+export function conditionsOf(facts: Facts, now: Minute): Conditions {
+  const workshop: Workshop | undefined = facts.workshop[0];
+  const timeZone = workshop?.timeZone ?? 'UTC';
+  return Object.fromEntries(
+    facts.places.map((place) => [
+      place.id,
+      placeAir(
+        place,
+        facts.readings.filter((reading) => reading.placeId === place.id),
+        now,
+        timeZone,
+      ),
+    ]),
+  );
+}
+
+function placeAir(place: Place, readings: readonly Reading[], now: Minute, timeZone: string): PlaceAir {
+  const start = Math.floor(now / HOUR) * HOUR - DAYS_BACK * DAY;
+  const latest = [...readings].sort((a, b) => toMinute(b.at) - toMinute(a.at))[0];
+  const age = latest ? now - toMinute(latest.at) : Number.POSITIVE_INFINITY;
+  const fresh = latest && (latest.from === 'typed' || age <= READING_TRUSTED_FOR);
+  const startOfDay = localMoment(start, timeZone).minuteOfDay;
+  const usualAt = (minute: Minute) => {
+    const localHour = (startOfDay + (minute - start)) / HOUR;
+    const wave = Math.cos(((localHour - WARMEST_HOUR) / 24) * 2 * Math.PI);
+    return { tempC: place.meanC + place.swingC * wave, rh: place.meanRh - 1.5 * place.swingC * wave };
+  };
+  const atReading = latest ? usualAt(toMinute(latest.at)) : null;
+  const offset = fresh && atReading ? { tempC: latest.airC - atReading.tempC, rh: latest.rh - atReading.rh } : { tempC: 0, rh: 0 };
+  const hours = (DAYS_BACK + DAYS_AHEAD) * 24;
+  const tempC: number[] = [];
+  const rh: number[] = [];
+  for (let hour = 0; hour < hours; hour++) {
+    const minute = start + hour * HOUR;
+    const usual = usualAt(minute);
+    const weight = fresh ? Math.exp(-Math.abs(minute - now) / HOUR / MEMORY_HOURS) : 0;
+    tempC.push(usual.tempC + weight * offset.tempC);
+    rh.push(Math.min(100, Math.max(5, usual.rh + weight * offset.rh)));
+  }
+  return { start, tempC, rh, measured: Boolean(fresh), rests: restsOn(place, latest, age, Boolean(fresh)) };
+}
+
+function restsOn(place: Place, latest: Reading | undefined, age: number, fresh: boolean): string {
+  if (!latest)
+    return place.hasSensor ? 'The sensor has not spoken yet; the usual day stands in.' : 'No sensor here; the usual day stands in.';
+  const minutes = Math.max(0, Math.round(age));
+  if (fresh) return latest.from === 'typed' ? 'As you typed it.' : `Sensor, ${minutes} min ago.`;
+  return `Last reading ${minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`} ago: the sensor is silent, so the usual day stands in.`;
+}
+
+export type AirNow = { readonly airC: number; readonly rh: number; readonly dewPointC: number; readonly dewMarginC: number };
+
+/** Temperature, humidity and dew margin (assumed surface) at a moment. */
+export function airAt(air: PlaceAir, at: Minute): AirNow {
+  const hour = Math.max(0, (at - air.start) / HOUR);
+  const [airC, rh] = [valueAt(air.tempC, hour), valueAt(air.rh, hour)];
+  const dewPointC = dewPoint(airC, rh);
+  return { airC, rh, dewPointC, dewMarginC: assumedSurface(airC) - dewPointC };
+}
+
+export type SprayRange = { readonly minC: number; readonly maxC: number; readonly maxRh: number };
+
+/** Air a coat may go on in, label else family (BRIEF §8). */
+export function sprayRange(mechanism: Mechanism, family: string, labelMaxRh?: number): SprayRange {
+  const waterborne = mechanism === 'coalescence';
+  const twoPack = family === 'urethane-2k' || family === 'epoxy-primer';
+  const narrow = waterborne || twoPack;
+  const maxRh = labelMaxRh ?? (waterborne ? 80 : twoPack ? 75 : mechanism === 'evaporation' ? 65 : 80);
+  return { minC: narrow ? 15 : 10, maxC: narrow ? 30 : 32, maxRh };
+}
+
+export type AirVerdict = { readonly verdict: 'sits' | 'care' | 'stop'; readonly because: string };
+
+/** Whether a coat may be sprayed in this air: temperature and dew margin stop, humidity is care up to 10 points over. */
+export function airVerdict(air: AirNow, range: SprayRange): AirVerdict {
+  if (air.airC < range.minC || air.airC > range.maxC) {
+    return { verdict: 'stop', because: `${air.airC.toFixed(1)} °C is outside ${range.minC}–${range.maxC} °C.` };
+  }
+  if (air.dewMarginC < LEAST_DEW_MARGIN) {
+    return { verdict: 'stop', because: `The part is only ${air.dewMarginC.toFixed(1)} °C above the dew point; 3 °C is the least.` };
+  }
+  if (air.rh > range.maxRh + 10)
+    return { verdict: 'stop', because: `${Math.round(air.rh)} % humidity clouds the film; ${range.maxRh} % is the most.` };
+  if (air.rh > range.maxRh)
+    return { verdict: 'care', because: `${Math.round(air.rh)} % humidity is a little over ${range.maxRh} %: mist coats, warm the part.` };
+  return { verdict: 'sits', because: 'The air is right.' };
+}
+
+/** Drying clocks of all places, made when first asked for. */
+export class DryingClocks {
+  readonly #conditions: Conditions;
+  readonly #made = new Map<string, DryingClock>();
+
+  constructor(conditions: Conditions) {
+    this.#conditions = conditions;
+  }
+
+  /** The moment at which a wait begun at `from` is over; null if it never is. */
+  reached(placeId: string, mechanism: Mechanism, from: Minute, referenceHours: number, air: AirMovement = 'still'): Minute | null {
+    const hours = this.#clock(placeId, mechanism, air).hoursUntil(from / HOUR, referenceHours);
+    return hours === null ? null : from + hours * HOUR;
+  }
+
+  /** Reference hours passed between two moments. */
+  progress(placeId: string, mechanism: Mechanism, from: Minute, to: Minute): number {
+    return this.#clock(placeId, mechanism, 'still').progress(from / HOUR, to / HOUR);
+  }
+
+  #clock(placeId: string, mechanism: Mechanism, air: AirMovement): DryingClock {
+    const key = `${placeId} ${mechanism} ${air}`;
+    let clock = this.#made.get(key);
+    if (!clock) {
+      clock = new DryingClock(climateOf(this.#conditions[placeId]), mechanism, air);
+      this.#made.set(key, clock);
+    }
+    return clock;
+  }
+}
+
+function climateOf(air: PlaceAir | undefined): Climate {
+  if (!air) return { startHour: 0, tempC: [20], rh: [50] };
+  return { startHour: air.start / HOUR, tempC: air.tempC, rh: air.rh };
+}

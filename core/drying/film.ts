@@ -1,0 +1,114 @@
+import type { Family, Label } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
+import type { DryingClocks } from './climate.ts';
+import { filmSlowing } from './clock.ts';
+import { type FamilyDrying, familyDrying } from './families.ts';
+
+/** One set of coats of one product, laid together on a zone. */
+export type FilmSet = {
+  readonly family: Family;
+  readonly label?: Label;
+  readonly placeId: string;
+  readonly firstCoatEnd: Minute;
+  readonly lastCoatEnd: Minute;
+  /** Film of the last coat ÷ a normal coat. */
+  readonly coatRatio: number;
+  /** Film of all coats not yet dry ÷ two normal coats. */
+  readonly filmRatio: number;
+  /** The person's own factor for this product: observed ÷ predicted. */
+  readonly learned?: number;
+};
+
+export type Stage = 'touch' | 'coatFrom' | 'layerFrom' | 'again' | 'flat' | 'tape' | 'handle' | 'fit' | 'cure';
+
+export type Moment = { readonly at: Minute | null; readonly source: 'own' | 'label' | 'default'; readonly referenceHours: number | null };
+
+const EARLY: readonly Stage[] = ['touch', 'coatFrom', 'layerFrom'];
+
+/** Reference hours of a stage: label first, then the family; null where the family never reaches it. */
+export function referenceHours(drying: FamilyDrying, stage: Stage, label?: Label): { hours: number | null; source: 'label' | 'default' } {
+  const fromLabel = { coatFrom: label?.coatFromMin, tape: label?.tapeSafeMin, handle: label?.handleMin }[
+    stage as 'coatFrom' | 'tape' | 'handle'
+  ];
+  if (fromLabel !== undefined) return { hours: fromLabel / 60, source: 'label' };
+  if (stage === 'again') return { hours: againHours(drying), source: 'default' };
+  return { hours: drying[stage], source: 'default' };
+}
+
+/** Hours until a film counts as dry under another family: `again`, or tape-safe, or a day past layer-from where never taped. */
+function againHours(drying: FamilyDrying): number | null {
+  if (typeof drying.again === 'number') return drying.again;
+  if (drying.again === 'never') return null;
+  return drying.tape ?? drying.layerFrom + 24;
+}
+
+/** When a set of coats reaches a stage on the drying clock of its place. */
+export function stageReached(film: FilmSet, stage: Stage, clocks: DryingClocks): Moment {
+  const drying = familyDrying(film.family);
+  const reference = referenceHours(drying, stage, film.label);
+  if (reference.hours === null) return { at: null, source: reference.source, referenceHours: null };
+  const early = EARLY.includes(stage) && stage !== 'layerFrom';
+  const mechanism = early || (stage === 'layerFrom' && drying.early) ? (drying.early ?? drying.mechanism) : drying.mechanism;
+  const slowing = early ? filmSlowing(mechanism, film.coatRatio, 'coat') : filmSlowing(mechanism, film.filmRatio, 'later');
+  const learned = film.learned ?? 1;
+  const at = clocks.reached(film.placeId, mechanism, film.lastCoatEnd, reference.hours * slowing * learned);
+  return { at, source: film.learned === undefined ? reference.source : 'own', referenceHours: reference.hours };
+}
+
+/** When the recoat window shuts: never later than the reference time; from the first coat for enamels. null: it stays open. */
+export function windowShuts(film: FilmSet, clocks: DryingClocks): Minute | null {
+  const drying = familyDrying(film.family);
+  const hours = film.label?.coatUntilMin !== undefined ? film.label.coatUntilMin / 60 : drying.coatUntil;
+  if (hours === null) return null;
+  const from = drying.shutsFromFirst ? film.firstCoatEnd : film.lastCoatEnd;
+  const onClock = clocks.reached(film.placeId, drying.early ?? drying.mechanism, from, hours);
+  const onTheWatch = from + hours * 60;
+  return onClock === null ? onTheWatch : Math.min(onClock, onTheWatch);
+}
+
+export type FilmState = 'wet' | 'fresh' | 'shut' | 'dry' | 'cured';
+
+/** The times at which a film changes state; `null`: never. */
+export type FilmTimes = {
+  readonly opens: Minute | null;
+  readonly shuts: Minute | null;
+  readonly layer: Minute | null;
+  readonly dry: Minute | null;
+  readonly tape: Minute | null;
+  readonly flat: Minute | null;
+  readonly handle: Minute | null;
+  readonly fit: Minute | null;
+  readonly cured: Minute | null;
+};
+
+/** All the moments of a film at once. */
+export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
+  const drying = familyDrying(film.family);
+  const at = (stage: Stage) => stageReached(film, stage, clocks).at;
+  const shuts = windowShuts(film, clocks);
+  const again = at('again');
+  // Families that ask for a scuff have no shut gap: past the window they are dry and want keying.
+  const dry = drying.again === 'scuff' ? shuts : again;
+  return {
+    opens: at('coatFrom'),
+    shuts,
+    layer: at('layerFrom'),
+    dry,
+    tape: at('tape'),
+    flat: at('flat'),
+    handle: at('handle'),
+    fit: at('fit'),
+    cured: at('cure'),
+  };
+}
+
+/** State of a film at a moment (BRIEF §6, "States of a film"). */
+export function filmState(times: FilmTimes, at: Minute): FilmState {
+  if (times.cured !== null && at >= times.cured) return 'cured';
+  if (times.opens === null || at < times.opens) return 'wet';
+  if (times.shuts !== null) {
+    if (at < times.shuts) return 'fresh';
+    return times.dry !== null && at >= times.dry ? 'dry' : 'shut';
+  }
+  return times.dry !== null && at >= times.dry ? 'dry' : 'fresh';
+}

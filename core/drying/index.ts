@@ -1,0 +1,27 @@
+export {
+  airAt,
+  type AirNow,
+  airVerdict,
+  type AirVerdict,
+  type Conditions,
+  conditionsOf,
+  DryingClocks,
+  type PlaceAir,
+  sprayRange,
+  type SprayRange,
+} from './climate.ts';
+export { type AirMovement, airFactor, DryingClock, dryingRate, filmSlowing, waitHours } from './clock.ts';
+export { assumedSurface, type DewAnswer, dewAnswer, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
+export { FAMILY_DRYING, type FamilyDrying, familyDrying, type Mechanism } from './families.ts';
+export {
+  type FilmSet,
+  type FilmState,
+  filmState,
+  type FilmTimes,
+  filmTimes,
+  type Moment,
+  referenceHours,
+  type Stage,
+  stageReached,
+  windowShuts,
+} from './film.ts';

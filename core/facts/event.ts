@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './basics.ts';
+import { familySchema, handSchema, roleSchema, stripMethodSchema } from './names.ts';
+
+/** What lies in the log: appended, never edited. Each event carries a client-made id, so a repeat changes nothing. */
+
+const head = { id: idSchema, at: momentSchema };
+const stepKeySchema = z.string().min(1).max(300);
+const stepKeysSchema = z.array(stepKeySchema).min(1, 'Name at least one step.').max(60);
+
+/** The coat as it was really put on, so that later edits of stack or product never alter laid film. */
+export const laidCoatSchema = z.strictObject({
+  layerId: idSchema,
+  productId: idSchema.optional(),
+  name: z.string().max(120),
+  family: familySchema,
+  role: roleSchema,
+  lab: labSchema,
+  hand: handSchema,
+  filmUm: z.number().min(0).max(1000),
+  placeId: idSchema,
+  ml: z.number().min(0).max(5000).optional(),
+});
+export type LaidCoat = z.infer<typeof laidCoatSchema>;
+
+export const doneSchema = z.strictObject({
+  ...head,
+  kind: z.literal('done'),
+  pieceId: idSchema,
+  stepKeys: stepKeysSchema,
+  /** Parts and zones it was done to. */
+  on: z.array(z.strictObject({ partId: idSchema, zoneIds: z.array(idSchema) })).min(1),
+  coat: laidCoatSchema.optional(),
+  method: stripMethodSchema.optional(),
+  grit: z.int().min(60).max(5000).optional(),
+  minutes: z.number().min(0).max(2000).optional(),
+  /** `recalled`: remembered afterwards, dated back. */
+  recalled: z.boolean().optional(),
+});
+
+export const eventSchema = z.discriminatedUnion('kind', [
+  doneSchema,
+  z.strictObject({
+    ...head,
+    kind: z.literal('dryness'),
+    pieceId: idSchema,
+    partId: idSchema,
+    zoneId: idSchema,
+    stage: z.enum(['coat', 'tape']),
+    seen: z.enum(['dry', 'tacky']),
+  }),
+  z.strictObject({ ...head, kind: z.literal('wait'), pieceId: idSchema, stepKeys: stepKeysSchema, until: momentSchema }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('trouble'),
+    pieceId: idSchema,
+    stepKeys: stepKeysSchema,
+    partIds: z.array(idSchema).min(1),
+    sign: z.enum(['run', 'fish-eye', 'blushing', 'crazing', 'dust', 'tape-lift']),
+  }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('bought'),
+    productId: idSchema,
+    packMl: volumeSchema,
+    count: z.int().min(1).max(50),
+    paid: moneySchema,
+    shopId: idSchema.optional(),
+    pieceId: idSchema.optional(),
+  }),
+  z.strictObject({ ...head, kind: z.literal('weighed'), canId: z.string().max(80), leftMl: z.number().min(0).max(20_000) }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('note'),
+    pieceId: idSchema.optional(),
+    text: z.string().trim().min(1, 'Write something.').max(2000, 'A note has at most 2000 characters.'),
+  }),
+  z.strictObject({ ...head, kind: z.literal('undo'), undoes: idSchema }),
+]);
+export type LogEvent = z.infer<typeof eventSchema>;
+export type DoneEvent = z.infer<typeof doneSchema>;
+export type EventOf<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>;
+
+/** The log as it counts: undone events and undos themselves left out, in order of time. */
+export function standingEvents(events: readonly LogEvent[]): LogEvent[] {
+  const undos = events.filter((event) => event.kind === 'undo');
+  const undone = new Set<string>();
+  // A later undo may itself have been undone, so the newest speaks first.
+  for (const undo of [...undos].sort((a, b) => (a.at < b.at ? 1 : -1))) {
+    if (!undone.has(undo.id)) undone.add(undo.undoes);
+  }
+  return events.filter((event) => event.kind !== 'undo' && !undone.has(event.id)).sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+}

@@ -1,0 +1,175 @@
+import { z } from 'zod';
+import { momentSchema } from './basics.ts';
+import { eventSchema } from './event.ts';
+import { canSchema, offerSchema, productSchema, sheetSchema, shopSchema } from './paint.ts';
+import { pieceSchema } from './piece.ts';
+import { agreedSchema, placeSchema, readingSchema, workshopSchema } from './workshop.ts';
+
+export const FORMAT = 'enamelos-workshop';
+export const FORMAT_VERSION = 1;
+
+/** Every kind of stored fact except the log, by the name of its collection. */
+export const COLLECTIONS = {
+  workshop: workshopSchema,
+  places: placeSchema,
+  readings: readingSchema,
+  sheets: sheetSchema,
+  products: productSchema,
+  cans: canSchema,
+  shops: shopSchema,
+  offers: offerSchema,
+  pieces: pieceSchema,
+  agreed: agreedSchema,
+} as const;
+export type Collection = keyof typeof COLLECTIONS;
+export type FactOf<C extends Collection> = z.infer<(typeof COLLECTIONS)[C]>;
+export const COLLECTION_NAMES = Object.keys(COLLECTIONS) as Collection[];
+export const collectionSchema = z.enum(COLLECTION_NAMES as [Collection, ...Collection[]]);
+
+/** Everything a plan is made from. */
+export const factsSchema = z.strictObject({
+  workshop: z.array(workshopSchema).max(1),
+  places: z.array(placeSchema),
+  readings: z.array(readingSchema),
+  sheets: z.array(sheetSchema),
+  products: z.array(productSchema),
+  cans: z.array(canSchema),
+  shops: z.array(shopSchema),
+  offers: z.array(offerSchema),
+  pieces: z.array(pieceSchema),
+  agreed: z.array(agreedSchema).max(1),
+  events: z.array(eventSchema),
+});
+export type Facts = z.infer<typeof factsSchema>;
+
+/** The open file: the whole workshop as documented JSON. */
+export const workshopFileSchema = z
+  .strictObject({
+    format: z.literal(FORMAT),
+    version: z.literal(FORMAT_VERSION),
+    /** The moment the file speaks of; a demo's times are shifted from it. */
+    writtenAt: momentSchema,
+    facts: factsSchema,
+  })
+  .meta({ id: 'WorkshopFile', title: 'Enamelos workshop file' });
+export type WorkshopFile = z.infer<typeof workshopFileSchema>;
+
+export type Problem = { readonly error: string; readonly at: string; readonly mend: string };
+export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem };
+
+/** The first complaint of a schema as a place and a mend. */
+export function problemOf(error: z.ZodError): Problem {
+  const issue = error.issues[0];
+  const path = issue.path.map(String).join('.') || '(whole)';
+  if (issue.code === 'unrecognized_keys') {
+    return { error: `Unknown field ${issue.keys.join(', ')}`, at: path, mend: 'Take it out or correct its name.' };
+  }
+  return { error: issue.message, at: path, mend: mendOf(issue) };
+}
+
+function mendOf(issue: z.core.$ZodIssue): string {
+  if (issue.code === 'invalid_value') return `Use one of: ${issue.values.join(', ')}.`;
+  if (issue.code === 'invalid_type') return `Give a value of type ${issue.expected}.`;
+  return 'Correct this value and try again.';
+}
+
+/** Reads the text of a workshop file: junk, a truncated file, a newer version and a broken reference each say where and what to do. */
+export function readWorkshopText(text: string): Read<WorkshopFile> {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return fail(
+      'This is no readable workshop file',
+      (error as Error).message,
+      'It may be cut short or of another kind. Export it again and import that.',
+    );
+  }
+  const head = raw as { format?: unknown; version?: unknown } | null;
+  if (!head || typeof head !== 'object' || head.format !== FORMAT) {
+    return fail(
+      'This is no workshop file',
+      'format',
+      `A workshop file begins with "format": "${FORMAT}". Choose a file exported from here.`,
+    );
+  }
+  if (typeof head.version === 'number' && head.version > FORMAT_VERSION) {
+    return fail(
+      `The file is of version ${head.version}; this program reads up to ${FORMAT_VERSION}`,
+      'version',
+      'Update the program, then import again.',
+    );
+  }
+  const parsed = workshopFileSchema.safeParse(raw);
+  if (!parsed.success) return { ok: false, problem: problemOf(parsed.error) };
+  const broken = brokenReference(parsed.data.facts);
+  return broken ? { ok: false, problem: broken } : { ok: true, value: parsed.data };
+}
+
+function fail(error: string, at: string, mend: string): Read<never> {
+  return { ok: false, problem: { error, at, mend } };
+}
+
+/** The first id that points at nothing or stands twice, or null. */
+export function brokenReference(facts: Facts): Problem | null {
+  for (const name of COLLECTION_NAMES) {
+    const seen = new Set<string>();
+    for (const [i, fact] of facts[name].entries()) {
+      if (seen.has(fact.id))
+        return { error: `The id ${fact.id} stands twice`, at: `facts.${name}.${i}.id`, mend: 'Give one of them another id.' };
+      seen.add(fact.id);
+    }
+  }
+  const eventIds = new Set<string>();
+  for (const [i, event] of facts.events.entries()) {
+    if (eventIds.has(event.id))
+      return { error: `The event ${event.id} stands twice`, at: `facts.events.${i}.id`, mend: 'Take one of them out.' };
+    eventIds.add(event.id);
+  }
+  const ids = (name: Collection) => new Set(facts[name].map((fact) => fact.id));
+  const [places, sheets, products, shops] = [ids('places'), ids('sheets'), ids('products'), ids('shops')];
+  const missing = (kind: string, id: string, at: string): Problem => ({
+    error: `No ${kind} "${id}" in this file`,
+    at,
+    mend: `Add that ${kind} or correct the id.`,
+  });
+  for (const [i, shop] of facts.workshop.entries()) {
+    for (const key of ['sprayPlaceId', 'dryPlaceId'] as const) {
+      if (!places.has(shop[key])) return missing('place', shop[key], `facts.workshop.${i}.${key}`);
+    }
+  }
+  for (const [i, reading] of facts.readings.entries())
+    if (!places.has(reading.placeId)) return missing('place', reading.placeId, `facts.readings.${i}.placeId`);
+  for (const [i, product] of facts.products.entries())
+    if (!sheets.has(product.sheetId)) return missing('sheet', product.sheetId, `facts.products.${i}.sheetId`);
+  for (const [i, can] of facts.cans.entries())
+    if (!products.has(can.productId)) return missing('product', can.productId, `facts.cans.${i}.productId`);
+  for (const [i, offer] of facts.offers.entries()) {
+    if (!products.has(offer.productId)) return missing('product', offer.productId, `facts.offers.${i}.productId`);
+    if (!shops.has(offer.shopId)) return missing('shop', offer.shopId, `facts.offers.${i}.shopId`);
+  }
+  for (const [i, piece] of facts.pieces.entries()) {
+    for (const [k, part] of piece.parts.entries()) {
+      for (const [m, layer] of part.layers.entries()) {
+        if (layer.productId !== undefined && !products.has(layer.productId)) {
+          return missing('product', layer.productId, `facts.pieces.${i}.parts.${k}.layers.${m}.productId`);
+        }
+      }
+    }
+  }
+  return null;
+}
+
+export const EMPTY_FACTS: Facts = {
+  workshop: [],
+  places: [],
+  readings: [],
+  sheets: [],
+  products: [],
+  cans: [],
+  shops: [],
+  offers: [],
+  pieces: [],
+  agreed: [],
+  events: [],
+};

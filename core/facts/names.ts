@@ -1,0 +1,187 @@
+import { z } from 'zod';
+
+/** The closed vocabularies of the trade. The open file format, the HTTP contract and the scripting contract all use these words. */
+
+export const FAMILIES = [
+  'acrylic-lacquer',
+  'nitro-lacquer',
+  'lacquer-primer',
+  'wood-sealer',
+  'alkyd-enamel',
+  'acrylic-enamel',
+  'alcohol-acrylic',
+  'water-acrylic',
+  'waterborne-base',
+  'waterborne-sealer',
+  'solvent-base',
+  'urethane-2k',
+  'epoxy-primer',
+  'etch-primer',
+  'dye',
+  'candy',
+  'high-temperature',
+  'rust-barrier',
+  'texture',
+  'latex',
+  'unknown',
+] as const;
+export const familySchema = z.enum(FAMILIES);
+export type Family = z.infer<typeof familySchema>;
+
+/** Films a coat may meet but never is: factory finishes, fillers, decals. */
+export const BELOW_ONLY = ['baked-enamel', 'powder-coat', 'polyester-filler', 'putty', 'decal', 'printed-decal'] as const;
+export const belowFamilySchema = z.enum([...FAMILIES, ...BELOW_ONLY]);
+export type BelowFamily = z.infer<typeof belowFamilySchema>;
+
+export const MATERIALS = [
+  'zinc',
+  'steel',
+  'galvanised',
+  'tinplate',
+  'cast-iron',
+  'aluminium',
+  'magnesium',
+  'brass',
+  'abs',
+  'polystyrene',
+  'resin',
+  'clear',
+  'pp',
+  'vinyl',
+  'rubber',
+  'plated-plastic',
+  'wood',
+  'unknown',
+] as const;
+export const materialSchema = z.enum(MATERIALS);
+export type Material = z.infer<typeof materialSchema>;
+
+export const STRIP_METHODS = [
+  'gel',
+  'chlorinated',
+  'caustic',
+  'alkaline',
+  'alcohol',
+  'scuff',
+  'wet-sand',
+  'brush',
+  'blast',
+  'heat',
+] as const;
+export const stripMethodSchema = z.enum(STRIP_METHODS);
+export type StripMethod = z.infer<typeof stripMethodSchema>;
+
+export const roleSchema = z.enum(['fine-primer', 'filler-primer', 'primer', 'colour', 'metallic', 'clear']);
+export type Role = z.infer<typeof roleSchema>;
+
+export const handSchema = z.enum(['aerosol', 'airbrush', 'gun', 'brush']);
+export type Hand = z.infer<typeof handSchema>;
+
+export const finishSchema = z.enum(['sound', 'flaking', 'unknown', 'bare']);
+export type OldFinish = z.infer<typeof finishSchema>;
+
+export const aimSchema = z.enum(['as-original', 'own-scheme', 'serviceable', 'preserve', 'aged']);
+export type Aim = z.infer<typeof aimSchema>;
+
+export const looksLikeSchema = z.enum([
+  'cast-body',
+  'pressed-toy',
+  'wheels-axles',
+  'wire-cage',
+  'sheet-case',
+  'plastic-shell',
+  'bracket-set',
+]);
+export type LooksLike = z.infer<typeof looksLikeSchema>;
+
+export const curveSchema = z.enum(['straight', 'gentle', 'tight', 'double']);
+export type Curve = z.infer<typeof curveSchema>;
+
+/** Where a number or a verdict comes from, most trusted first. */
+export const sourceSchema = z.enum(['own', 'label', 'default', 'guess']);
+export type Source = z.infer<typeof sourceSchema>;
+
+export const goalSchema = z.enum(['soonest', 'fewest-sessions', 'calmest']);
+export type Goal = z.infer<typeof goalSchema>;
+
+export const METALS: readonly Material[] = ['zinc', 'steel', 'galvanised', 'tinplate', 'cast-iron', 'aluminium', 'magnesium', 'brass'];
+
+export function isMetal(material: Material): boolean {
+  return METALS.includes(material);
+}
+
+/** Plain words for the screen, one for each name above. */
+export const PLAIN: Record<string, string> = {
+  'acrylic-lacquer': 'acrylic lacquer',
+  'nitro-lacquer': 'nitro lacquer',
+  'lacquer-primer': 'lacquer primer',
+  'wood-sealer': 'sanding sealer',
+  'alkyd-enamel': 'alkyd enamel',
+  'acrylic-enamel': 'acrylic enamel',
+  'alcohol-acrylic': 'hobby acrylic, alcohol type',
+  'water-acrylic': 'hobby acrylic, water type',
+  'waterborne-base': 'waterborne basecoat',
+  'waterborne-sealer': 'waterborne sealer',
+  'solvent-base': 'solvent basecoat',
+  'urethane-2k': '2K urethane',
+  'epoxy-primer': 'epoxy primer',
+  'etch-primer': 'acid-etch primer',
+  dye: 'vinyl and plastic dye',
+  candy: 'candy',
+  'high-temperature': 'high-temperature paint',
+  'rust-barrier': 'rust barrier',
+  texture: 'texture coat',
+  latex: 'brushed latex',
+  unknown: 'unknown',
+  'baked-enamel': 'baked factory enamel',
+  'powder-coat': 'powder coat',
+  'polyester-filler': 'polyester filler',
+  putty: '1K putty',
+  decal: 'waterslide decal',
+  'printed-decal': 'home-printed decal',
+  zinc: 'zinc die-cast',
+  steel: 'steel',
+  galvanised: 'galvanised steel',
+  tinplate: 'tinplate',
+  'cast-iron': 'cast iron',
+  aluminium: 'aluminium',
+  magnesium: 'magnesium',
+  brass: 'brass',
+  abs: 'ABS plastic',
+  polystyrene: 'polystyrene',
+  resin: 'cast resin',
+  clear: 'clear plastic',
+  pp: 'polypropylene',
+  vinyl: 'flexible vinyl',
+  rubber: 'rubber',
+  'plated-plastic': 'plated plastic',
+  wood: 'wood',
+  gel: 'solvent gel',
+  chlorinated: 'chlorinated remover',
+  caustic: 'caustic bath',
+  alkaline: 'alkaline soak',
+  alcohol: 'alcohol soak',
+  scuff: 'scuff and keep',
+  'wet-sand': 'wet sanding',
+  brush: 'brass or wire brush',
+  blast: 'media blasting',
+  heat: 'heat gun',
+  'cast-body': 'cast body',
+  'pressed-toy': 'pressed-steel toy',
+  'wheels-axles': 'wheels and axles',
+  'wire-cage': 'wire cage',
+  'sheet-case': 'sheet case',
+  'plastic-shell': 'plastic shell',
+  'bracket-set': 'bracket set',
+  'as-original': 'as original',
+  'own-scheme': 'own scheme',
+  serviceable: 'serviceable',
+  preserve: 'preserve',
+  aged: 'aged on purpose',
+  'fine-primer': 'fine primer',
+  'filler-primer': 'filler primer',
+};
+
+export function plain(name: string): string {
+  return PLAIN[name] ?? name;
+}

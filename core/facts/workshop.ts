@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { clockSchema, dateSchema, idSchema, momentSchema, moneySchema, nameSchema } from './basics.ts';
+import { goalSchema, handSchema } from './names.ts';
+
+/** One weekly stretch of free time, local clock. */
+export const freeHoursSchema = z
+  .strictObject({ weekday: z.int().min(1).max(7), from: clockSchema, to: clockSchema })
+  .refine((free) => free.from < free.to, 'A free evening must begin before it ends; split it at midnight.');
+
+/** A single stretch of free time, outside the weekly habit. */
+export const spanSchema = z
+  .strictObject({ from: momentSchema, to: momentSchema })
+  .refine((span) => Date.parse(span.from) < Date.parse(span.to), 'The stretch must begin before it ends.');
+
+export const workshopSchema = z.strictObject({
+  id: z.literal('workshop'),
+  name: nameSchema,
+  currency: z.string().regex(/^[A-Z]{3}$/, 'A currency has three letters, such as EUR.'),
+  timeZone: z.string().refine(isTimeZone, 'Name a time zone such as Europe/Lisbon.'),
+  units: z.strictObject({
+    length: z.enum(['mm', 'in']),
+    volume: z.enum(['mL', 'oz']),
+    temperature: z.enum(['C', 'F']),
+    clock: z.union([z.literal(12), z.literal(24)]),
+  }),
+  freeHours: z.array(freeHoursSchema).max(40),
+  extraFree: z.array(spanSchema).max(100),
+  away: z.array(z.strictObject({ from: dateSchema, to: dateSchema })).max(100),
+  hands: z.array(handSchema).min(1, 'Say what you spray or brush with.'),
+  sprayPlaceId: idSchema,
+  dryPlaceId: idSchema,
+  /** What an hour of the person's is worth, minor units; weighs minutes against money. */
+  hourWorth: moneySchema,
+  goal: goalSchema,
+  /** False until the three cards of the first run were answered. */
+  started: z.boolean(),
+});
+export type Workshop = z.infer<typeof workshopSchema>;
+
+export const placeSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kind: z.enum(['room', 'shed', 'balcony', 'outdoors']),
+  heated: z.boolean(),
+  sleptIn: z.boolean(),
+  /** What is usual there when no sensor speaks: mean temperature, daily swing either side of it, mean humidity. */
+  meanC: z.number().min(-30, 'Below -30 °C nothing dries.').max(50, 'Above 50 °C nobody paints.'),
+  swingC: z.number().min(0).max(20),
+  meanRh: z.number().min(5, 'Humidity is 5 to 100 %.').max(100, 'Humidity is 5 to 100 %.'),
+  hasSensor: z.boolean(),
+});
+export type Place = z.infer<typeof placeSchema>;
+
+/** The latest word of a sensor or of the person on a place's air; one a place. */
+export const readingSchema = z.strictObject({
+  id: idSchema,
+  placeId: idSchema,
+  at: momentSchema,
+  airC: z
+    .number()
+    .min(-40, 'The air is -40 to 60 °C; the sensor may be broken.')
+    .max(60, 'The air is -40 to 60 °C; the sensor may be broken.'),
+  rh: z.number().min(1, 'Humidity is 1 to 100 %.').max(100, 'Humidity is 1 to 100 %.'),
+  from: z.enum(['sensor', 'typed']),
+});
+export type Reading = z.infer<typeof readingSchema>;
+
+/** Sessions a person has seen and agreed: step key to start. Replans stay near and say what moved. */
+export const agreedSchema = z.strictObject({
+  id: z.literal('agreed'),
+  at: momentSchema,
+  starts: z.record(z.string().max(300), momentSchema),
+});
+export type Agreed = z.infer<typeof agreedSchema>;
+
+function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}

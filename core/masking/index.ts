@@ -1,0 +1,1 @@
+export { bestOrder, maskMinutes, type OrderAnswer, type OrderCost, orderCost, type OrderZone, TAPE_MINUTES_A_METRE } from './order.ts';

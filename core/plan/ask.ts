@@ -1,0 +1,182 @@
+import { amountAnswer } from '#core/amounts/index';
+import { coatsToHide, joint, remediesFor } from '#core/coats/index';
+import {
+  belowFamilySchema,
+  familySchema,
+  finishSchema,
+  handSchema,
+  labSchema,
+  materialSchema,
+  problemOf,
+  roleSchema,
+  stripMethodSchema,
+} from '#core/facts/index';
+import { dewAnswer, waitHours } from '#core/drying/index';
+import { stripMethods, stripVerdict } from '#core/strip/index';
+import { z } from 'zod';
+
+/** Questions a script may ask the core; the contract is documented in docs/format.md. */
+
+type Question = { readonly schema: z.ZodType; readonly answer: (input: never) => object };
+
+function question<S extends z.ZodType>(schema: S, answer: (input: z.infer<S>) => object): Question {
+  return { schema, answer: answer as (input: never) => object };
+}
+
+const celsius = z.number().min(-60).max(120);
+const percent = z.number().gt(0, 'Humidity is above 0 %.').max(100, 'Humidity is at most 100 %.');
+const series = (item: z.ZodNumber) =>
+  z
+    .array(item)
+    .min(1)
+    .refine((values) => values.length === 1 || values.length >= 24, 'Give one value, or one for each hour: at least 24.');
+
+const QUESTIONS: Record<string, Question> = {
+  dew: question(z.strictObject({ airC: celsius, rh: percent, surfaceC: celsius.optional() }), ({ airC, rh, surfaceC }) => ({
+    ...dewAnswer(airC, rh, surfaceC),
+    rule: 'dew margin',
+    source: 'default',
+  })),
+  clock: question(
+    z.strictObject({
+      mechanism: z.enum(['evaporation', 'oxidation', 'crosslinking', 'coalescence']),
+      referenceHours: z.number().min(0).max(10_000),
+      startHour: z.number().min(0).max(24),
+      tempC: series(celsius),
+      rh: series(percent),
+      air: z.enum(['still', 'fan', 'box']).optional(),
+      filmRatio: z.number().positive().max(50).optional(),
+      stage: z.enum(['touch', 'coat', 'later']).optional(),
+    }),
+    (input) => {
+      const hours = waitHours(input);
+      const because =
+        hours === null
+          ? `At these temperatures ${input.mechanism} stands still: it never dries.`
+          : `${input.referenceHours} h at 20 °C and 50 % become ${hours.toFixed(1)} h in this air.`;
+      return { hours, because, rule: 'drying clock', source: 'default' };
+    },
+  ),
+  strip: question(
+    z.strictObject({
+      material: materialSchema,
+      method: stripMethodSchema.optional(),
+      finish: finishSchema.optional(),
+      leadExcluded: z.boolean().optional(),
+      printed: z.boolean().optional(),
+      staysClear: z.boolean().optional(),
+    }),
+    ({ method, ...input }) => {
+      if (method) return stripVerdict(input, method);
+      const { methods, advised, because } = stripMethods(input);
+      return { methods, advised, because, rule: 'strip table', source: 'default' };
+    },
+  ),
+  joint: question(
+    z.strictObject({
+      below: z.strictObject({
+        family: belowFamilySchema.nullable(),
+        material: materialSchema,
+        state: z.enum(['wet', 'fresh', 'shut', 'dry', 'cured']).default('dry'),
+        scuffed: z.boolean().optional(),
+        metallic: z.boolean().optional(),
+        role: roleSchema.optional(),
+        ageDays: z.number().min(0).optional(),
+        hours: z.number().min(0).optional(),
+      }),
+      above: z.strictObject({
+        family: familySchema,
+        role: roleSchema.optional(),
+        thinner: familySchema.optional(),
+        coat: z.enum(['mist', 'normal', 'wet']).optional(),
+        by: handSchema.optional(),
+        forPlastics: z.boolean().optional(),
+        promoter: z.boolean().optional(),
+      }),
+    }),
+    ({ below, above }) => {
+      const answer = joint(below, above);
+      const remedies = remediesFor(below, above).map(({ kind, text, verdict, barrier }) => ({
+        kind,
+        text,
+        verdict,
+        ...(barrier ? { barrier } : {}),
+      }));
+      return { ...answer, remedies };
+    },
+  ),
+  amount: question(
+    z
+      .strictObject({
+        family: familySchema.optional(),
+        role: roleSchema.optional(),
+        filmUm: z.number().positive().max(500).optional(),
+        solids: z.number().positive().max(1, 'Solids are a share of 1.').optional(),
+        tool: z.enum(['aerosol', 'airbrush', 'gun']),
+        faces: z
+          .array(
+            z.strictObject({
+              longMm: z.number().positive('A face is longer than 0 mm.').max(20_000),
+              shortMm: z.number().positive('A face is wider than 0 mm.').max(20_000),
+            }),
+          )
+          .min(1, 'Give at least one face.'),
+        coats: z.int().min(1).max(50),
+      })
+      .refine(
+        (input) => input.family !== undefined || (input.filmUm !== undefined && input.solids !== undefined),
+        'Give a family, or filmUm and solids.',
+      ),
+    ({ family, faces, ...input }) => {
+      const turned = faces.map((face) => ({ longMm: Math.max(face.longMm, face.shortMm), shortMm: Math.min(face.longMm, face.shortMm) }));
+      const answer = amountAnswer({ ...input, family: family ?? 'unknown', faces: turned });
+      const because =
+        answer.holds === 'sweeps'
+          ? `${answer.mlPerCoat.toFixed(1)} mL a coat: the can empties by time, more than the film of ${answer.filmMl.toFixed(1)} mL needs.`
+          : `${answer.mlPerCoat.toFixed(1)} mL a coat: the film needs more than the sweeps give.`;
+      return {
+        ...answer,
+        because,
+        rule: 'the larger of film and sweeps',
+        source: input.filmUm !== undefined || input.solids !== undefined ? 'label' : 'default',
+      };
+    },
+  ),
+  hide: question(
+    z.strictObject({
+      groundLab: labSchema,
+      coatLab: labSchema,
+      share: z.number().gt(0).lt(1),
+      filmRatio: z.number().positive().max(10).optional(),
+    }),
+    ({ groundLab, coatLab, share, filmRatio }) => {
+      const { coats, contrast } = coatsToHide(groundLab, coatLab, share, filmRatio);
+      return {
+        coats,
+        contrast,
+        because: `Contrast ${contrast.toFixed(2)}; each coat lets ${Math.round(share * 100)} % through; after ${coats} at most 0.02 is left.`,
+        rule: 'hiding',
+        source: 'default',
+      };
+    },
+  ),
+};
+
+export const QUESTION_NAMES = Object.keys(QUESTIONS);
+
+export type AskProblem = { readonly error: string; readonly at: string; readonly mend: string };
+
+/** Answers one input, or says what is wrong with it. */
+export function ask(name: string, input: unknown): { ok: true; answer: object } | { ok: false; problem: AskProblem } {
+  const asked = Object.hasOwn(QUESTIONS, name) ? QUESTIONS[name] : undefined;
+  if (!asked)
+    return { ok: false, problem: { error: `No question "${name}"`, at: '(question)', mend: `Ask one of: ${QUESTION_NAMES.join(', ')}.` } };
+  const parsed = asked.schema.safeParse(input);
+  if (!parsed.success) return { ok: false, problem: problemOf(parsed.error) };
+  return { ok: true, answer: asked.answer(parsed.data as never) };
+}
+
+/** All questions with the JSON Schema of their input. */
+export function questionSchemas(): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(QUESTIONS).map(([name, { schema }]) => [name, z.toJSONSchema(schema, { io: 'input' })]));
+}

@@ -1,0 +1,402 @@
+import { coatAmount, coatMinutes } from '#core/amounts/index';
+import { type ResolvedLayer, resolveLayer, stackJoint } from '#core/coats/index';
+import { familyDrying } from '#core/drying/index';
+import type { Part } from '#core/facts/index';
+import { maskMinutes, type OrderAnswer } from '#core/masking/index';
+import { coatHazards, type Hazard } from '#core/safety/index';
+import { areaMm2, paintedFaces } from '#core/survey/index';
+import type { Gap } from '#core/schedule/index';
+import { HOUR } from '#core/units/index';
+import type { StepChain } from './chain.ts';
+import { laidFilms, type PlannedFilm, type Ref } from './films.ts';
+import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff } from './gaps.ts';
+import { learnedFactor } from './learning.ts';
+import { layersInOrder, type PlacedLayer } from './layerOrder.ts';
+import { KEPT_PAINT } from './stripSteps.ts';
+import type { CoatOfStep, JointOfPart, PartGroup, PlanContext } from './step.ts';
+
+const TACK_MINUTES = 3;
+const MIST_MINUTES = 3;
+const FLAT_MINUTES_PER_100CM2 = 3;
+const SCUFF_MINUTES_PER_100CM2 = 2;
+const TAPE_PRICE_A_METRE = 20;
+const FLASH_RUST_MINUTES = 4 * HOUR;
+const KEPT_CLEAN_MINUTES = 24 * HOUR;
+const TAPE_STAYS_MINUTES = 24 * HOUR;
+
+type Tail = Omit<Gap, 'to'>;
+
+/** Builds masks, coats, flatting and unmasking of one group of parts, layer by layer. */
+export class CoatBuilder {
+  readonly joints: JointOfPart[] = [];
+  masking: OrderAnswer | null = null;
+  readonly #context: PlanContext;
+  readonly #group: PartGroup;
+  readonly #chain: StepChain;
+  /** Films on each zone of the lead part, metal first. */
+  readonly #films: PlannedFilm[][];
+  readonly #keepsPaint: boolean;
+
+  constructor(context: PlanContext, group: PartGroup, chain: StepChain, keepsPaint: boolean) {
+    this.#context = context;
+    this.#group = group;
+    this.#chain = chain;
+    this.#keepsPaint = keepsPaint;
+    this.#films = group.lead.zones.map((zone) => this.#laidOn(zone.id));
+  }
+
+  get tops(): PlannedFilm[] {
+    return this.#films.flatMap((films) => films.slice(-1));
+  }
+
+  build(): void {
+    const { layers, masking } = layersInOrder(this.#group.lead, this.#context);
+    this.masking = masking;
+    this.#lookAtTrouble();
+    const bare = this.#group.lead.zones.some((zone) => zone.bare !== undefined);
+    if (bare && layers.length > 0)
+      this.#chain.add({
+        stage: 'mask',
+        subject: 'bare',
+        title: 'Mask what stays bare',
+        minutes: 3,
+        detail: this.#bareText(),
+        because: 'Paint here would bind, insulate or flake.',
+        consumables: 20,
+      });
+    for (const layer of layers) this.#addLayer(layer, layers);
+    const top = this.tops[0];
+    if (bare && top)
+      this.#chain.add(
+        {
+          stage: 'unmask',
+          subject: 'bare',
+          title: 'Unmask what stays bare',
+          minutes: 2,
+          because: 'Tape comes off while the edge is soft.',
+        },
+        [tapeOff(top, this.#context.clocks)],
+      );
+  }
+
+  #bareText(): string {
+    return this.#group.lead.zones.flatMap((zone) => (zone.bare === undefined ? [] : [`${zone.name}: ${zone.bare}`])).join('; ');
+  }
+
+  /** After trouble the coats above wait: let the film cure, then look again. */
+  #lookAtTrouble(): void {
+    for (const trouble of this.#group.parts.flatMap((part) => this.#context.history.troubles(part.id)).slice(-1)) {
+      const top = this.tops[0];
+      this.#chain.add(
+        {
+          stage: 'look',
+          subject: trouble.id,
+          title: 'Look at it again',
+          minutes: 3,
+          detail: `after the ${trouble.sign} of ${trouble.at.slice(0, 10)}; flat it if it has cured`,
+          because: 'Trouble stops the coats above until the film has hardened.',
+        },
+        top
+          ? [
+              onceReached(
+                top,
+                familyDrying(top.family).flat === null ? 'fit' : 'flat',
+                this.#context.clocks,
+                'the film must be hard before it is mended',
+              ),
+            ]
+          : [],
+      );
+    }
+  }
+
+  #addLayer(placed: PlacedLayer, all: readonly PlacedLayer[]): void {
+    const { resolved, index, zones } = placed;
+    const laid = this.#films[zones[0]].find((film) => film.layerId === resolved.layer.id);
+    const doneCoats = laid?.coats ?? 0;
+    this.#judge(placed, doneCoats > 0);
+    const keepers = this.#keepers(placed, all);
+    if (doneCoats >= resolved.layer.coats) {
+      this.#finishLayer(placed, keepers, doneCoats > 0 && zones.every((zone) => this.#films[zone].at(-1)?.layerId === resolved.layer.id));
+      return;
+    }
+    this.#addMask(placed, keepers);
+    const faces = this.#group.parts.flatMap((part) =>
+      paintedFaces(
+        part,
+        zones.map((zone) => part.zones[zone].id),
+      ),
+    );
+    const amount = coatAmount(faces, resolved, resolved.hand);
+    for (let number = doneCoats + 1; number <= resolved.layer.coats; number++) {
+      const first = number === 1;
+      const mist = first && (resolved.layer.mistFirst || this.#joint(placed)?.verdict === 'care');
+      const coat: CoatOfStep = {
+        layerId: resolved.layer.id,
+        ...(resolved.product ? { productId: resolved.product.id } : {}),
+        name: resolved.name,
+        family: resolved.family,
+        role: resolved.role,
+        lab: resolved.lab,
+        hand: resolved.hand,
+        filmUm: resolved.filmUm,
+        number,
+        of: resolved.layer.coats,
+        ml: amount.mlPerCoat,
+        mix: resolved.mix,
+        holds: amount.holds,
+      };
+      const masked =
+        this.#chain.last && 'step' in this.#chain.last && keepers.zones.length > 0
+          ? [dwell(this.#chain.last.step, [0, TAPE_STAYS_MINUTES], 'tape must not stay on for days')]
+          : [];
+      const ref = this.#chain.add(
+        {
+          stage: 'coat',
+          layerIndex: index,
+          number,
+          zones,
+          title: `Coat ${number} of ${resolved.layer.coats}, ${resolved.name}`,
+          coat,
+          minutes:
+            coatMinutes(faces, resolved.hand, this.#group.parts.length) +
+            (first ? TACK_MINUTES * this.#group.parts.length : 0) +
+            (mist ? MIST_MINUTES : 0),
+          scuffMinutes: 3 + (SCUFF_MINUTES_PER_100CM2 * this.#areaCm2(zones)) / 100,
+          detail: this.#coatDetail(placed, mist ?? false),
+          hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
+          because: amount.holds === 'sweeps' ? 'A can empties by time: the sweeps decide the amount.' : 'The film decides the amount.',
+          source: resolved.filmSource,
+        },
+        first ? [...this.#firstCoatGaps(placed), ...masked] : [nextCoat(this.#topOf(placed), this.#context.clocks)],
+      );
+      this.#lay(placed, ref, first);
+    }
+    this.#finishLayer(placed, keepers, true);
+  }
+
+  #coatDetail(placed: PlacedLayer, mist: boolean): string {
+    const names =
+      placed.zones.length === this.#group.lead.zones.length
+        ? ''
+        : `${placed.zones.map((zone) => this.#group.lead.zones[zone].name).join(', ')}; `;
+    const way =
+      placed.resolved.hand === 'aerosol'
+        ? 'one even coat, 20 cm off, overlap half'
+        : placed.resolved.hand === 'brush'
+          ? 'thin, one way'
+          : 'even passes, overlap half';
+    return `${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`;
+  }
+
+  #laidOn(zoneId: string): PlannedFilm[] {
+    const { piece, lead } = this.#group;
+    const { history, facts } = this.#context;
+    const resolvedOf = (layerId: string): ResolvedLayer | undefined => {
+      const layer = lead.layers.find((candidate) => candidate.id === layerId);
+      return layer && resolveLayer(layer, facts);
+    };
+    const films = laidFilms(
+      history.coatsOn(piece.id, lead.id, zoneId),
+      (coat) => resolvedOf(coat.layerId)?.filmUm ?? coat.filmUm,
+      (coat) => resolvedOf(coat.layerId)?.label,
+      (coat) => (coat.productId ? learnedFactor(coat.productId, this.#context) : undefined),
+    );
+    const flattedAt = (film: PlannedFilm) =>
+      this.#chain.isDone({ stage: 'flat', layerIndex: lead.layers.findIndex((layer) => layer.id === film.layerId) });
+    const known = films.map((film) =>
+      lead.layers.some((layer) => layer.id === film.layerId) && flattedAt(film) ? { ...film, flatted: true } : film,
+    );
+    const said = history.dryness(lead.id, zoneId)[0];
+    const top = known.at(-1);
+    if (said && top && 'at' in top.last && Date.parse(said.at) / 60_000 >= top.last.at) {
+      known[known.length - 1] = { ...top, observed: { stage: said.stage, seen: said.seen, at: Date.parse(said.at) / 60_000 } };
+    }
+    return known;
+  }
+
+  #topOf(placed: PlacedLayer): PlannedFilm {
+    return this.#films[placed.zones[0]].at(-1) as PlannedFilm;
+  }
+
+  #lay(placed: PlacedLayer, ref: Ref, first: boolean): void {
+    const { resolved, zones } = placed;
+    for (const zone of zones) {
+      const films = this.#films[zone];
+      const top = films.at(-1);
+      if (!first && top?.layerId === resolved.layer.id) {
+        films[films.length - 1] = { ...top, last: ref, coats: top.coats + 1, filmUm: top.filmUm + resolved.filmUm, observed: undefined };
+      } else {
+        films.push({
+          family: resolved.family,
+          role: resolved.role,
+          name: resolved.name,
+          lab: resolved.lab,
+          layerId: resolved.layer.id,
+          label: resolved.label,
+          placeId: this.#context.workshop.dryPlaceId,
+          first: ref,
+          last: ref,
+          coats: 1,
+          filmUm: resolved.filmUm,
+          normalUm: resolved.filmUm,
+          flatted: false,
+          below: top,
+          learned: resolved.product ? learnedFactor(resolved.product.id, this.#context) : undefined,
+        });
+      }
+    }
+  }
+
+  /** Verdicts against each film below; a stop ends the scheduling of this part here. */
+  #judge(placed: PlacedLayer, laid: boolean): void {
+    for (const under of this.#under(placed)) {
+      const joint = stackJoint(this.#group.lead.material, under.film ?? (this.#keepsPaint ? KEPT_PAINT : null), placed.resolved, true);
+      for (const part of this.#group.parts) {
+        const ownLayer = (id: string) => part.layers[this.#group.lead.layers.findIndex((layer) => layer.id === id)]?.id ?? id;
+        this.joints.push({
+          partId: part.id,
+          layerId: ownLayer(placed.resolved.layer.id),
+          belowLayerId: under.film ? ownLayer(under.film.layerId) : null,
+          joint,
+          laid,
+        });
+      }
+      if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
+    }
+  }
+
+  #joint(placed: PlacedLayer) {
+    return this.joints
+      .filter((entry) => entry.layerId === placed.resolved.layer.id)
+      .map((entry) => entry.joint)
+      .sort((a, b) => RANK[b.verdict] - RANK[a.verdict])[0];
+  }
+
+  /** The different films under a layer: one a zone, equal ones once. */
+  #under(placed: PlacedLayer): { film: PlannedFilm | null }[] {
+    const seen = new Map<string, { film: PlannedFilm | null }>();
+    for (const zone of placed.zones) {
+      const films = this.#films[zone];
+      const own = films.findIndex((film) => film.layerId === placed.resolved.layer.id);
+      const film = (own >= 0 ? films[own - 1] : films.at(-1)) ?? null;
+      seen.set(film?.layerId ?? '-', { film });
+    }
+    return [...seen.values()];
+  }
+
+  #firstCoatGaps(placed: PlacedLayer): Tail[] {
+    return this.#under(placed).flatMap(({ film }) => {
+      if (film) {
+        const joint = stackJoint(this.#group.lead.material, film, placed.resolved, true);
+        return [onFilm(film, joint, this.#context.clocks)];
+      }
+      const { material } = this.#group.lead;
+      const rusts = material === 'steel' || material === 'cast-iron' || material === 'tinplate';
+      const last = this.#chain.last;
+      if (!last || this.#keepsPaint) return [];
+      return [
+        soonAfter(
+          last,
+          rusts ? FLASH_RUST_MINUTES : KEPT_CLEAN_MINUTES,
+          rusts ? 'bare steel flash-rusts within hours' : 'a wiped surface stays clean a day',
+        ),
+      ];
+    });
+  }
+
+  /** Zones coloured before that touch this layer's zones: they are kept under tape. */
+  #keepers(placed: PlacedLayer, all: readonly PlacedLayer[]): { zones: number[]; edges: Part['edges'] } {
+    const { lead } = this.#group;
+    if (placed.zones.length === lead.zones.filter((zone) => zone.bare === undefined).length) return { zones: [], edges: [] };
+    const earlier = all
+      .slice(0, all.indexOf(placed))
+      .filter((layer) => layer.resolved.role !== 'clear' && !layer.zones.some((zone) => placed.zones.includes(zone)));
+    const coloured = new Set(earlier.flatMap((layer) => layer.zones));
+    const name = (id: string) => lead.zones.findIndex((zone) => zone.id === id);
+    const edges = lead.edges.filter(
+      (edge) =>
+        (coloured.has(name(edge.a)) && placed.zones.includes(name(edge.b))) ||
+        (coloured.has(name(edge.b)) && placed.zones.includes(name(edge.a))),
+    );
+    const zones = [...new Set(edges.flatMap((edge) => [name(edge.a), name(edge.b)]).filter((zone) => coloured.has(zone)))];
+    return { zones, edges };
+  }
+
+  #areaCm2(zones: readonly number[]): number {
+    return this.#group.parts.reduce(
+      (sum, part) =>
+        sum + (areaMm2(part.faces.filter((face) => zones.some((zone) => part.zones[zone].id === face.zoneId))) * part.copies) / 100,
+      0,
+    );
+  }
+
+  #addMask(placed: PlacedLayer, keepers: { zones: number[]; edges: Part['edges'] }): void {
+    if (keepers.zones.length === 0) return;
+    const minutes = maskMinutes(keepers.edges, this.#areaCm2(keepers.zones));
+    const copies = this.#group.parts.reduce((sum, part) => sum + part.copies, 0);
+    const millimetres = keepers.edges.reduce((sum, edge) => sum + edge.mm, 0) * copies;
+    const tops = keepers.zones.flatMap((zone) => this.#films[zone].slice(-1));
+    this.#chain.add(
+      {
+        stage: 'mask',
+        layerIndex: placed.index,
+        zones: keepers.zones,
+        title: `Mask ${keepers.zones.map((zone) => this.#group.lead.zones[zone].name).join(' and ')}`,
+        minutes: (minutes.mask + minutes.cover) * copies,
+        detail: `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
+        because: this.masking?.because ?? '',
+        consumables: (millimetres / 1000) * 1.15 * TAPE_PRICE_A_METRE + 10,
+      },
+      tops.map((film) => onceReached(film, 'tape', this.#context.clocks, `the ${film.name} must be tape-safe`)),
+    );
+  }
+
+  #finishLayer(placed: PlacedLayer, keepers: { zones: number[]; edges: Part['edges'] }, onTop: boolean): void {
+    const { resolved, index, zones } = placed;
+    const masked =
+      keepers.zones.length > 0 &&
+      (this.#chain.isDone({ stage: 'mask', layerIndex: index }) ||
+        this.#chain.steps.some(
+          (step) => step.stage === 'mask' && step.coat === undefined && step.id.includes(`.mask.${resolved.layer.id}.`),
+        ));
+    if (masked) {
+      const minutes = maskMinutes(keepers.edges, 0);
+      this.#chain.add(
+        {
+          stage: 'unmask',
+          layerIndex: index,
+          zones: keepers.zones,
+          title: `Tape off, ${resolved.name}`,
+          minutes: minutes.unmask,
+          detail: 'low, pulled back on itself',
+          because: 'Left through full cure tape tears the edge and leaves glue.',
+        },
+        [tapeOff(this.#topOf(placed), this.#context.clocks)],
+      );
+    }
+    if (resolved.layer.flatAfter === undefined || !onTop) return;
+    const film = this.#topOf(placed);
+    const hazards: Hazard[] = ['dust'];
+    this.#chain.add(
+      {
+        stage: 'flat',
+        layerIndex: index,
+        zones,
+        grit: resolved.layer.flatAfter,
+        title: `Flat with P${resolved.layer.flatAfter}, wet`,
+        minutes: 2 + (FLAT_MINUTES_PER_100CM2 * this.#areaCm2(zones)) / 100,
+        hazards,
+        because: 'Under side light: pits, seams and scratches show now or never.',
+        consumables: 60,
+      },
+      [onceReached(film, 'flat', this.#context.clocks, `the ${resolved.name} must be hard enough to sand`)],
+    );
+    for (const zone of zones) {
+      const top = this.#films[zone].at(-1);
+      if (top) this.#films[zone][this.#films[zone].length - 1] = { ...top, flatted: true };
+    }
+  }
+}
+
+const RANK = { sits: 0, care: 1, stop: 2 };

@@ -1,0 +1,120 @@
+import { type DryingClocks, familyDrying, type FilmSet, type FilmTimes, filmTimes } from '#core/drying/index';
+import type { Family, Label, Lab, Role } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
+import type { Coat } from './history.ts';
+
+/** A moment known from the log, or the end of a planned step. */
+export type Ref = { readonly at: Minute } | { readonly step: string };
+export type EndOf = (stepId: string) => Minute;
+
+export function resolveRef(ref: Ref, endOf: EndOf): Minute {
+  return 'at' in ref ? ref.at : endOf(ref.step);
+}
+
+/** Steps a list of moments waits for. */
+export function stepsOf(refs: readonly Ref[]): string[] {
+  return refs.flatMap((ref) => ('step' in ref ? [ref.step] : []));
+}
+
+/** One layer's film on a zone, laid or planned; times come out once its coats have times. */
+export type PlannedFilm = {
+  readonly family: Family;
+  readonly role: Role;
+  readonly name: string;
+  readonly lab: Lab;
+  readonly layerId: string;
+  readonly label?: Label;
+  readonly placeId: string;
+  readonly first: Ref;
+  readonly last: Ref;
+  readonly coats: number;
+  readonly filmUm: number;
+  readonly normalUm: number;
+  readonly flatted: boolean;
+  /** The film it lies on: counts with it while not yet dry. */
+  readonly below?: PlannedFilm;
+  /** Said by the person's finger: the film opened or was tape-safe then; or was still tacky. */
+  readonly observed?: { readonly stage: 'coat' | 'tape'; readonly seen: 'dry' | 'tacky'; readonly at: Minute };
+  readonly learned?: number;
+};
+
+/** Film laid since the last layer that had reached dry, ÷ two normal coats. */
+function filmRatio(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): number {
+  const own = film.filmUm / (2 * film.normalUm);
+  if (!film.below) return own;
+  const below = timesOf(film.below, clocks, endOf);
+  const started = resolveRef(film.first, endOf);
+  const stillOpen = below.tape !== null && started < below.tape && (below.dry === null || started < below.dry);
+  return stillOpen ? own + filmRatio(film.below, clocks, endOf) : own;
+}
+
+export function filmSetOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmSet {
+  return {
+    family: film.family,
+    label: film.label,
+    placeId: film.placeId,
+    firstCoatEnd: resolveRef(film.first, endOf),
+    lastCoatEnd: resolveRef(film.last, endOf),
+    coatRatio: film.filmUm / film.coats / film.normalUm,
+    filmRatio: filmRatio(film, clocks, endOf),
+    learned: film.learned,
+  };
+}
+
+const STILL_TACKY_WAIT = 10;
+
+/** The moments of a film, with what the person's finger said put over what the clock predicts. */
+export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmTimes {
+  const predicted = filmTimes(filmSetOf(film, clocks, endOf), clocks);
+  if (!film.observed) return predicted;
+  const key = film.observed.stage === 'coat' ? 'opens' : 'tape';
+  const said = predicted[key];
+  const at =
+    film.observed.seen === 'dry'
+      ? Math.min(said ?? film.observed.at, film.observed.at)
+      : Math.max(said ?? 0, film.observed.at + STILL_TACKY_WAIT);
+  return { ...predicted, [key]: at };
+}
+
+/** Films on a zone from the log, metal first: consecutive coats of the same layer are one film. */
+export function laidFilms(
+  coats: readonly Coat[],
+  normalUm: (coat: Coat) => number,
+  label: (coat: Coat) => Label | undefined,
+  learned: (coat: Coat) => number | undefined,
+): PlannedFilm[] {
+  const films: PlannedFilm[] = [];
+  for (const coat of coats) {
+    const top = films.at(-1);
+    if (top && top.layerId === coat.layerId) {
+      films[films.length - 1] = { ...top, last: { at: coat.at }, coats: top.coats + 1, filmUm: top.filmUm + coat.filmUm };
+    } else {
+      films.push({
+        family: coat.family,
+        role: coat.role,
+        name: coat.name,
+        lab: coat.lab,
+        layerId: coat.layerId,
+        label: label(coat),
+        placeId: coat.placeId,
+        first: { at: coat.at },
+        last: { at: coat.at },
+        coats: 1,
+        filmUm: coat.filmUm,
+        normalUm: normalUm(coat),
+        flatted: false,
+        below: top,
+        learned: learned(coat),
+      });
+    }
+  }
+  return films;
+}
+
+/** Minutes after the last coat in which tape comes off, on the drying clock. */
+export function tapeOffWindow(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): { from: Minute; to: Minute } {
+  const drying = familyDrying(film.family);
+  const last = resolveRef(film.last, endOf);
+  const at = (minutes: number) => clocks.reached(film.placeId, drying.early ?? drying.mechanism, last, minutes / 60) ?? last + minutes;
+  return { from: at(drying.tapeOff[0]), to: at(drying.tapeOff[1]) };
+}

@@ -1,0 +1,133 @@
+import type { StackJoint } from '#core/coats/index';
+import { type DryingClocks, familyDrying, type FilmTimes } from '#core/drying/index';
+import { plain } from '#core/facts/index';
+import type { Allowed, Gap } from '#core/schedule/index';
+import { clockHours } from './clockHours.ts';
+import { type EndOf, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
+
+/** Gaps between steps as functions of when the earlier one ends: built from the drying clock, never constants. */
+
+type Tail = Omit<Gap, 'to'>;
+
+/** After a step, any time. */
+export function after(stepId: string, reason = 'it follows'): Tail {
+  return { from: [stepId], together: [], reason, allowed: (endOf) => [{ from: endOf(stepId), to: null }] };
+}
+
+/** After a step, within minutes; later only with a scuff first. */
+export function soonAfter(ref: Ref, minutes: number, reason: string): Tail {
+  const steps = stepsOf([ref]);
+  return {
+    from: steps,
+    together: steps,
+    reason,
+    allowed: (endOf) => {
+      const from = resolveRef(ref, endOf);
+      return [
+        { from, to: from + minutes },
+        { from: from + minutes, to: null, scuff: true },
+      ];
+    },
+  };
+}
+
+/** Between two moments after a step: a dwell. */
+export function dwell(stepId: string, minutes: readonly [number, number], reason: string): Tail {
+  return {
+    from: [stepId],
+    together: [stepId],
+    reason,
+    allowed: (endOf) => [{ from: endOf(stepId) + minutes[0], to: endOf(stepId) + minutes[1] }],
+  };
+}
+
+function refs(film: PlannedFilm): string[] {
+  const chain = [film.first, film.last];
+  return [...new Set([...stepsOf(chain), ...(film.below ? refs(film.below) : [])])];
+}
+
+function span(from: number | null, to: number | null, scuff = false): Allowed[] {
+  return from === null || (to !== null && to < from) ? [] : [{ from, to, scuff }];
+}
+
+/** The next coat of the same layer: in the window, or again after it has shut. */
+export function nextCoat(film: PlannedFilm, clocks: DryingClocks): Tail {
+  const drying = familyDrying(film.family);
+  return {
+    from: refs(film),
+    together: stepsOf([film.first, film.last]),
+    reason: `the ${film.name} below must be ready for its next coat`,
+    allowed: (endOf) => {
+      const times = timesOf(film, clocks, endOf);
+      const inWindow = span(times.opens, times.shuts);
+      if (times.shuts === null || drying.again === 'never') return inWindow;
+      return [...inWindow, ...span(drying.again === 'scuff' ? times.shuts : times.dry, null, drying.again === 'scuff')];
+    },
+  };
+}
+
+/** The first coat of a layer on a film below: the legal branches of the joint, on the clock. */
+export function onFilm(film: PlannedFilm, joint: StackJoint, clocks: DryingClocks): Tail {
+  const allowed = (endOf: EndOf) => {
+    const times = timesOf(film, clocks, endOf);
+    return joint.branches
+      .flatMap((branch) => {
+        if (branch.state === 'fresh')
+          return span(freshFrom(film, times, branch.minHours, clocks, endOf), times.shuts ?? times.dry, branch.scuff);
+        if (branch.state === 'dry') return span(times.dry, times.cured, branch.scuff);
+        return span(times.cured, null, branch.scuff);
+      })
+      .sort((a, b) => a.from - b.from);
+  };
+  const onlyFresh = joint.branches.every((branch) => branch.state === 'fresh') && familyDrying(film.family).coatUntil !== null;
+  return {
+    from: refs(film),
+    together: onlyFresh ? stepsOf([film.last]) : [],
+    reason: `the ${film.name} below (${plain(film.family)}) must let it on`,
+    allowed,
+  };
+}
+
+function freshFrom(film: PlannedFilm, times: FilmTimes, minHours: number, clocks: DryingClocks, endOf: EndOf): number | null {
+  const layer = times.layer ?? times.opens;
+  if (layer === null) return null;
+  const extra = minHours > 0 ? clockHours(film, minHours, clocks, endOf) : layer;
+  return Math.max(times.opens ?? layer, layer, extra ?? layer);
+}
+
+/** Once a film reaches a later stage. */
+export function onceReached(
+  film: PlannedFilm,
+  stage: 'tape' | 'flat' | 'fit' | 'cured' | 'handle',
+  clocks: DryingClocks,
+  reason: string,
+): Tail {
+  return {
+    from: refs(film),
+    together: [],
+    reason,
+    allowed: (endOf) => {
+      const times = timesOf(film, clocks, endOf);
+      return span(times[stage] ?? times.handle, null);
+    },
+  };
+}
+
+/** Tape off after the last coat, on the clock; when that moment was missed at the bench, as soon as may be. */
+export function tapeOff(film: PlannedFilm, clocks: DryingClocks): Tail {
+  const laid = 'at' in film.last;
+  return {
+    from: refs(film),
+    together: stepsOf([film.last]),
+    reason: 'tape comes off while the edge is soft',
+    allowed: (endOf) => {
+      const { from, to } = tapeOffWindow(film, clocks, endOf);
+      return laid
+        ? [
+            { from, to },
+            { from: to, to: null },
+          ]
+        : [{ from, to }];
+    },
+  };
+}

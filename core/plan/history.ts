@@ -1,0 +1,51 @@
+import { type DoneEvent, type EventOf, type Facts, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
+import { type Minute, toMinute } from '#core/units/index';
+
+/** What the log says, folded once: what is done, what lies on each zone, what was put off and where there is trouble. */
+
+export type Coat = LaidCoat & { readonly at: Minute; readonly eventId: string };
+
+export type History = {
+  readonly events: readonly LogEvent[];
+  readonly done: ReadonlyMap<string, { readonly at: Minute; readonly event: DoneEvent }>;
+  readonly notBefore: ReadonlyMap<string, Minute>;
+  /** Coats on a zone from metal to top. */
+  coatsOn(pieceId: string, partId: string, zoneId: string): readonly Coat[];
+  troubles(partId: string): readonly EventOf<'trouble'>[];
+  /** What the finger said of a film, newest first. */
+  dryness(partId: string, zoneId: string): readonly EventOf<'dryness'>[];
+};
+
+export function historyOf(facts: Facts): History {
+  const events = standingEvents(facts.events);
+  const done = new Map<string, { at: Minute; event: DoneEvent }>();
+  const notBefore = new Map<string, Minute>();
+  const coats = new Map<string, Coat[]>();
+  const troubles: EventOf<'trouble'>[] = [];
+  const dryness: EventOf<'dryness'>[] = [];
+  for (const event of events) {
+    if (event.kind === 'done') {
+      for (const key of event.stepKeys) done.set(key, { at: toMinute(event.at), event });
+      if (event.coat) layCoat(coats, event, event.coat);
+    } else if (event.kind === 'wait') for (const key of event.stepKeys) notBefore.set(key, toMinute(event.until));
+    else if (event.kind === 'trouble') troubles.push(event);
+    else if (event.kind === 'dryness') dryness.push(event);
+  }
+  return {
+    events,
+    done,
+    notBefore,
+    coatsOn: (pieceId, partId, zoneId) => coats.get(`${pieceId} ${partId} ${zoneId}`) ?? [],
+    troubles: (partId) => troubles.filter((event) => event.partIds.includes(partId)),
+    dryness: (partId, zoneId) => dryness.filter((event) => event.partId === partId && event.zoneId === zoneId).reverse(),
+  };
+}
+
+function layCoat(coats: Map<string, Coat[]>, event: DoneEvent, coat: LaidCoat): void {
+  for (const { partId, zoneIds } of event.on) {
+    for (const zoneId of zoneIds) {
+      const key = `${event.pieceId} ${partId} ${zoneId}`;
+      coats.set(key, [...(coats.get(key) ?? []), { ...coat, at: toMinute(event.at), eventId: event.id }]);
+    }
+  }
+}

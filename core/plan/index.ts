@@ -1,0 +1,11 @@
+export { ask, type AskProblem, QUESTION_NAMES, questionSchemas } from './ask.ts';
+export { type CheckRow, checkRows, planJson } from './check.ts';
+export { type Drafted, draftPiece, layersOfSystem, type QuickAnswers, type WhereNow } from './draft.ts';
+export type { BandOfFilm, HangingPart } from './hanging.ts';
+export { partKey, pieceKey, type Stage } from './keys.ts';
+export type { PieceMoney } from './money.ts';
+export { plan, type PiecePlan, type Plan, type PlanInput, type PlannedStep } from './plan.ts';
+export type { Session } from './sessions.ts';
+export type { LayerView, StackView } from './stackView.ts';
+export type { CoatOfStep, JointOfPart, Step } from './step.ts';
+export { stripChoice, type StripChoice, stripEffort } from './stripSteps.ts';

@@ -1,0 +1,56 @@
+import { stageReached } from '#core/drying/index';
+import { toMinute } from '#core/units/index';
+import type { PlanContext } from './step.ts';
+
+/** A still tacky film takes at least this much longer than it has had. */
+const TACKY_FACTOR = 1.25;
+/** Weight of the family default against observations: k = exp(n/(n+4) × mean ln(observed ÷ predicted)) (BRIEF §8). */
+const PRIOR_WEIGHT = 4;
+
+const cache = new WeakMap<object, Map<string, number | undefined>>();
+
+/** The person's own factor for a product: how much longer it takes here than predicted; undefined without observations. */
+export function learnedFactor(productId: string, context: PlanContext): number | undefined {
+  let known = cache.get(context.history);
+  if (!known) {
+    known = new Map();
+    cache.set(context.history, known);
+  }
+  if (!known.has(productId)) known.set(productId, factorFrom(observations(productId, context)));
+  return known.get(productId);
+}
+
+/** k from ratios of observed to predicted, shrunk towards 1. */
+export function factorFrom(ratios: readonly number[]): number | undefined {
+  if (ratios.length === 0) return undefined;
+  const mean = ratios.reduce((sum, ratio) => sum + Math.log(ratio), 0) / ratios.length;
+  return Math.exp((ratios.length / (ratios.length + PRIOR_WEIGHT)) * mean);
+}
+
+/** Observed ÷ predicted of each time a finger touched a film of this product. */
+function observations(productId: string, context: PlanContext): number[] {
+  const ratios: number[] = [];
+  for (const event of context.history.events) {
+    if (event.kind !== 'dryness') continue;
+    const coats = context.history.coatsOn(event.pieceId, event.partId, event.zoneId).filter((coat) => coat.at <= toMinute(event.at));
+    const top = coats.at(-1);
+    if (!top || top.productId !== productId) continue;
+    const set = coats.filter((coat) => coat.layerId === top.layerId);
+    const film = {
+      family: top.family,
+      placeId: top.placeId,
+      firstCoatEnd: set[0].at,
+      lastCoatEnd: top.at,
+      coatRatio: 1,
+      filmRatio: set.length / 2,
+    };
+    const predicted = stageReached(film, event.stage === 'coat' ? 'coatFrom' : 'tape', context.clocks).at;
+    const had = toMinute(event.at) - top.at;
+    if (predicted === null || had < 1) continue;
+    const seen = event.seen === 'dry' ? had : had * TACKY_FACTOR;
+    const ratio = seen / (predicted - top.at);
+    // Dry found late, or tacky found early, says nothing about the true moment.
+    if ((event.seen === 'dry' && ratio < 1) || (event.seen === 'tacky' && ratio > 1)) ratios.push(Math.min(4, Math.max(0.25, ratio)));
+  }
+  return ratios;
+}

@@ -1,0 +1,224 @@
+import { type LineMoment, nextMoments } from '#core/bench/index';
+import { buyGreedily, type PaintNeed, type Purchases } from '#core/buying/index';
+import { airAt, airVerdict, type Conditions, DryingClocks, familyDrying, sprayRange } from '#core/drying/index';
+import type { Facts, Family, Piece } from '#core/facts/index';
+import { type Caution, cautionsFor } from '#core/safety/index';
+import {
+  type Activity,
+  benchIntervals,
+  type FreeInterval,
+  freeIntervals,
+  type Gap,
+  type Placed,
+  type Schedule,
+  schedule,
+} from '#core/schedule/index';
+import { DAY, type Minute, toMinute } from '#core/units/index';
+import { hangingFilms, type HangingPart } from './hanging.ts';
+import { historyOf } from './history.ts';
+import { pieceMoney, type PieceMoney } from './money.ts';
+import { type PieceSteps, pieceSteps } from './pieceSteps.ts';
+import { pieceDates } from './risk.ts';
+import { type Session, sessionsOf } from './sessions.ts';
+import { type StackView, stackView } from './stackView.ts';
+import type { PlanContext, Step } from './step.ts';
+import { paintNeeds, waitForPaint } from './supply.ts';
+
+/** Clean-up and set-up between two paints in the booth (BRIEF §12). */
+const CHANGEOVER_MINUTES = 8;
+export const DEFAULT_SEED = 20261125;
+
+export type PlannedStep = Step & { readonly placed: Placed | null; readonly unplacedWhy?: string };
+
+export type PiecePlan = {
+  readonly pieceId: string;
+  readonly likely: Minute | null;
+  readonly safe: Minute | null;
+  readonly planned: Minute | null;
+  readonly sessions: number;
+  readonly attendedMinutes: number;
+  readonly money: PieceMoney;
+  readonly stopped?: string;
+  readonly nextStepId: string | null;
+  readonly steps: PieceSteps;
+  readonly stacks: Readonly<Record<string, StackView>>;
+  readonly late: boolean;
+};
+
+export type Plan = {
+  readonly now: Minute;
+  readonly steps: readonly PlannedStep[];
+  readonly sessions: readonly Session[];
+  readonly pieces: readonly PiecePlan[];
+  readonly needs: readonly PaintNeed[];
+  readonly purchases: Purchases;
+  readonly hanging: readonly HangingPart[];
+  readonly moments: readonly LineMoment[];
+  readonly cautions: readonly Caution[];
+  readonly free: readonly FreeInterval[];
+  /** Steps whose start is not the agreed one: what moved, and what holds it now. */
+  readonly moved: readonly { readonly stepId: string; readonly from: Minute; readonly to: Minute; readonly why: string }[];
+};
+
+export type PlanInput = { readonly facts: Facts; readonly now: Minute; readonly conditions: Conditions; readonly seed?: number };
+
+/**
+ * The whole plan from facts alone: the same facts, moment, air and seed give the same plan everywhere.
+ * @throws RangeError without a workshop: there is nobody to plan for yet
+ */
+export function plan({ facts, now, conditions, seed = DEFAULT_SEED }: PlanInput): Plan {
+  const workshop = facts.workshop[0];
+  if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
+  const clocks = new DryingClocks(conditions);
+  const history = historyOf(facts);
+  const context: PlanContext = { facts, workshop, now, clocks, history };
+  const built = [...facts.pieces].sort(byUrgency).map((piece) => ({ piece, steps: pieceSteps(piece, context) }));
+  const steps = waitForPaint(
+    built.flatMap(({ steps: own }) => own.steps),
+    facts,
+    now,
+  );
+  const gaps = built.flatMap(({ steps: own }) => own.gaps);
+  const free = freeIntervals(workshop, now);
+  const result = scheduleSteps(steps, gaps, free, context, conditions);
+  const needs = paintNeeds(steps, result.placed, facts);
+  const purchases = buyGreedily(needs, facts);
+  const plannedSteps = steps.map((step) => planned(step, result));
+  const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
+  const films = hangingFilms(
+    context,
+    result.placed,
+    built.map(({ piece }) => piece),
+    stepOf,
+  );
+  return {
+    now,
+    steps: plannedSteps,
+    free,
+    needs,
+    purchases,
+    hanging: films,
+    sessions: sessionsOf(plannedSteps, free, now),
+    pieces: built.map(({ piece, steps: own }) => piecePlan(piece, own, plannedSteps, gaps, result, free, purchases, context, seed)),
+    moments: nextMoments(
+      films.flatMap((film) => (film.hung ? [film.hung] : [])),
+      now,
+    ),
+    cautions: cautionsFor(new Set(plannedSteps.flatMap((step) => step.hazards))),
+    moved: movedSteps(plannedSteps, facts),
+  };
+}
+
+/** Needed soonest first, then as entered. */
+function byUrgency(a: Piece, b: Piece): number {
+  return (a.neededBy ?? '9999').localeCompare(b.neededBy ?? '9999') || a.createdAt.localeCompare(b.createdAt) || a.id.localeCompare(b.id);
+}
+
+function scheduleSteps(
+  steps: readonly Step[],
+  gaps: readonly Gap[],
+  free: readonly FreeInterval[],
+  context: PlanContext,
+  conditions: Conditions,
+): Schedule {
+  const { now, workshop, history, facts } = context;
+  const live = steps.filter((step) => step.stopped === undefined);
+  const ids = new Set(live.map((step) => step.id));
+  const agreed = facts.agreed[0]?.starts ?? {};
+  const urgency = new Map(facts.pieces.map((piece) => [piece.id, piece.neededBy ? -DAY / 2 : 0]));
+  const air = airCheck(conditions, workshop.sprayPlaceId);
+  const activities: Activity[] = live.map((step) => {
+    const put = history.notBefore.get(step.id);
+    const later = Math.max(step.notBefore ?? 0, put ?? 0);
+    return {
+      id: step.id,
+      minutes: step.minutes,
+      scuffMinutes: step.scuffMinutes,
+      mix: step.coat?.mix,
+      priority: (urgency.get(step.pieceId) ?? 0) + (agreed[step.id] ? -60 : 0),
+      ...(later > 0 ? { notBefore: later, notBeforeWhy: put && put >= (step.notBefore ?? 0) ? 'you put it off' : step.notBeforeWhy } : {}),
+      ...(step.coat && step.coat.hand !== 'brush' ? { airAllows: air(step.coat.family, step.coat.productId, facts) } : {}),
+    };
+  });
+  const usable = gaps
+    .filter((gap) => ids.has(gap.to))
+    .map((gap) => ({ ...gap, from: gap.from.filter((id) => ids.has(id)), together: gap.together.filter((id) => ids.has(id)) }));
+  return schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES });
+}
+
+/** Whether the air of the spray place lets this paint on, remembered by the quarter hour. */
+function airCheck(
+  conditions: Conditions,
+  placeId: string,
+): (family: Family, productId: string | undefined, facts: Facts) => (at: Minute) => boolean {
+  const known = new Map<string, boolean>();
+  return (family, productId, facts) => {
+    const product = facts.products.find((candidate) => candidate.id === productId);
+    const sheet = facts.sheets.find((candidate) => candidate.id === product?.sheetId);
+    const drying = familyDrying(family);
+    const range = sprayRange(drying.early ?? drying.mechanism, family, sheet?.label.maxRh);
+    const name = `${range.minC} ${range.maxC} ${range.maxRh}`;
+    return (at) => {
+      const key = `${name} ${Math.floor(at / 15)}`;
+      let allows = known.get(key);
+      if (allows === undefined) {
+        const place = conditions[placeId];
+        allows = !place || airVerdict(airAt(place, at), range).verdict !== 'stop';
+        known.set(key, allows);
+      }
+      return allows;
+    };
+  };
+}
+
+function planned(step: Step, result: Schedule): PlannedStep {
+  const placed = result.placed.get(step.id) ?? null;
+  if (placed) return { ...step, minutes: Math.round(placed.end - placed.start), placed };
+  const why = step.stopped ?? result.unplaced.find((entry) => entry.id === step.id)?.why ?? 'waits for a step that has no date';
+  return { ...step, placed, unplacedWhy: why };
+}
+
+function piecePlan(
+  piece: Piece,
+  own: PieceSteps,
+  all: readonly PlannedStep[],
+  gaps: readonly Gap[],
+  result: Schedule,
+  free: readonly FreeInterval[],
+  purchases: Purchases,
+  context: PlanContext,
+  seed: number,
+): PiecePlan {
+  const steps = all.filter((step) => step.pieceId === piece.id);
+  const placed = steps.filter((step) => step.placed !== null).sort((a, b) => (a.placed as Placed).start - (b.placed as Placed).start);
+  const complete = steps.length > 0 && placed.length === steps.length;
+  const dates = complete ? pieceDates(steps, gaps, result.placed, free, seed) : null;
+  const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
+  const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
+  return {
+    pieceId: piece.id,
+    likely: dates?.likely ?? null,
+    safe: dates?.safe ?? null,
+    planned: end,
+    sessions: stays.size,
+    attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
+    money: pieceMoney(piece, all, purchases, context.facts),
+    ...(own.stopped ? { stopped: own.stopped } : {}),
+    nextStepId: placed[0]?.id ?? null,
+    steps: own,
+    stacks: Object.fromEntries(piece.parts.map((part) => [part.id, stackView(piece, part, context)])),
+    late: piece.neededBy !== undefined && dates !== null && dates.safe > toMinute(`${piece.neededBy}T23:59:00Z`),
+  };
+}
+
+function movedSteps(steps: readonly PlannedStep[], facts: Facts): Plan['moved'] {
+  const agreed = facts.agreed[0]?.starts ?? {};
+  return steps.flatMap((step) => {
+    const was = agreed[step.id];
+    if (was === undefined) return [];
+    const from = toMinute(was);
+    const to = step.placed?.start;
+    if (to === undefined || Math.abs(to - from) < 5) return [];
+    return [{ stepId: step.id, from, to, why: step.placed?.hold.text ?? '' }];
+  });
+}

@@ -1,0 +1,96 @@
+import { coatsToHide, FLATTING_TAKES_UM, finestRelief, reliefEffect, resolveLayer } from '#core/coats/index';
+import type { Lab, Part, Piece } from '#core/facts/index';
+import { coatAmount } from '#core/amounts/index';
+import { paintedFaces } from '#core/survey/index';
+import { layersInOrder } from './layerOrder.ts';
+import type { PlanContext } from './step.ts';
+
+/** One layer as the coat stack draws it, bottom first. */
+export type LayerView = {
+  readonly layerId: string;
+  readonly name: string;
+  readonly family: string;
+  readonly role: string;
+  readonly lab: Lab;
+  readonly coats: number;
+  readonly laidCoats: number;
+  readonly um: number;
+  readonly flatAfter?: number;
+  readonly zoneNames: readonly string[];
+  readonly everywhere: boolean;
+  /** Coats that hide the ground it meets; null where hiding is not asked (primer, clear, transparent). */
+  readonly coatsToHide: number | null;
+  readonly groundName: string;
+  readonly mlPerCoat: number;
+  readonly holds: 'film' | 'sweeps';
+  readonly ml: number;
+  readonly source: 'label' | 'default';
+};
+
+export type StackView = {
+  readonly layers: readonly LayerView[];
+  readonly filmUm: number;
+  readonly reliefUm: number | null;
+  readonly reliefText: string;
+  readonly needs: readonly string[];
+};
+
+/** The stack of a part in the order it is laid, with film total, hiding, amounts and what is still missing on top. */
+export function stackView(piece: Piece, part: Part, context: PlanContext): StackView {
+  const { layers } = layersInOrder(part, context);
+  const paintable = part.zones.filter((zone) => zone.bare === undefined).length;
+  const tops = part.zones.map(() => ({ name: 'bare', lab: null as Lab | null, um: 0 }));
+  const views = layers.map(({ resolved, zones }) => {
+    const laidCoats = context.history
+      .coatsOn(piece.id, part.id, part.zones[zones[0]].id)
+      .filter((coat) => coat.layerId === resolved.layer.id).length;
+    const grounds = zones.map((zone) => tops[zone]).filter((top) => top.lab !== null);
+    const asks = (resolved.role === 'colour' || resolved.role === 'metallic') && !resolved.transparent && grounds.length > 0;
+    const hides = asks ? Math.max(...grounds.map((ground) => coatsToHide(ground.lab as Lab, resolved.lab, resolved.share).coats)) : null;
+    const amount = coatAmount(
+      paintedFaces(
+        part,
+        zones.map((zone) => part.zones[zone].id),
+      ),
+      resolved,
+      resolved.hand,
+    );
+    const um = resolved.layer.coats * resolved.filmUm - (resolved.layer.flatAfter ? FLATTING_TAKES_UM : 0);
+    for (const zone of zones)
+      tops[zone] = { name: resolved.name, lab: resolved.role === 'clear' ? tops[zone].lab : resolved.lab, um: tops[zone].um + um };
+    return {
+      layerId: resolved.layer.id,
+      name: resolved.name,
+      family: resolved.family,
+      role: resolved.role,
+      lab: resolved.lab,
+      coats: resolved.layer.coats,
+      laidCoats,
+      um,
+      ...(resolved.layer.flatAfter ? { flatAfter: resolved.layer.flatAfter } : {}),
+      zoneNames: zones.map((zone) => part.zones[zone].name),
+      everywhere: zones.length === paintable,
+      coatsToHide: hides,
+      groundName: grounds[0]?.name ?? 'bare',
+      mlPerCoat: amount.mlPerCoat,
+      holds: amount.holds,
+      ml: amount.mlPerCoat * resolved.layer.coats,
+      source: resolved.filmSource,
+    };
+  });
+  const filmUm = Math.max(0, ...tops.map((top) => top.um));
+  const reliefUm = finestRelief(piece.scale);
+  return { layers: views, filmUm, reliefUm, reliefText: reliefEffect(filmUm, reliefUm).text, needs: openNeeds(part, context) };
+}
+
+/** What the stack as a whole still needs: clear over basecoat and candy (BRIEF §6, rule 8). */
+function openNeeds(part: Part, context: PlanContext): string[] {
+  const layers = part.layers.map((layer) => resolveLayer(layer, context.facts));
+  const needs: string[] = [];
+  if (layers.length === 0 && part.zones.some((zone) => zone.bare === undefined))
+    needs.push('No coats yet: start from one of the three systems.');
+  const last = layers.at(-1);
+  const needy = layers.find((layer) => ['waterborne-base', 'solvent-base', 'candy'].includes(layer.family));
+  if (needy && last?.role !== 'clear') needs.push(`${needy.name} is no finish by itself: it needs a clear on top.`);
+  return needs;
+}

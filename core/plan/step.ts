@@ -1,0 +1,86 @@
+import type { StackJoint } from '#core/coats/index';
+import type { DryingClocks } from '#core/drying/index';
+import type { Facts, Family, Hand, Lab, Part, Piece, Role, Source, StripMethod, Workshop } from '#core/facts/index';
+import type { Hazard } from '#core/safety/index';
+import type { Gap } from '#core/schedule/index';
+import type { Minute } from '#core/units/index';
+import type { PlannedFilm } from './films.ts';
+import type { History } from './history.ts';
+import type { Stage } from './keys.ts';
+
+/** One thing to do at the bench, to one part or to several that go through it side by side. */
+export type Step = {
+  /** The key of its first part; `keys` has one a part. */
+  readonly id: string;
+  readonly keys: readonly string[];
+  readonly pieceId: string;
+  readonly stage: Stage;
+  readonly title: string;
+  readonly detail: string;
+  readonly on: readonly { readonly partId: string; readonly zoneIds: readonly string[] }[];
+  readonly pegs: readonly number[];
+  readonly minutes: number;
+  readonly scuffMinutes: number;
+  readonly hazards: readonly Hazard[];
+  readonly because: string;
+  readonly source: Source;
+  readonly method?: StripMethod;
+  readonly grit?: number;
+  readonly coat?: CoatOfStep;
+  /** Consumables used, minor units of money. */
+  readonly consumables: number;
+  /** Not before, from a parcel or a purchase. */
+  readonly notBefore?: Minute;
+  readonly notBeforeWhy?: string;
+  /** Why it cannot be scheduled: a stop verdict here or below. */
+  readonly stopped?: string;
+};
+
+export type CoatOfStep = {
+  readonly layerId: string;
+  readonly productId?: string;
+  readonly name: string;
+  readonly family: Family;
+  readonly role: Role;
+  readonly lab: Lab;
+  readonly hand: Hand;
+  readonly filmUm: number;
+  readonly number: number;
+  readonly of: number;
+  readonly ml: number;
+  readonly mix: string;
+  readonly holds: 'film' | 'sweeps';
+};
+
+/** The verdict of one joint of a part's stack, bottom first. */
+export type JointOfPart = {
+  readonly partId: string;
+  readonly layerId: string;
+  /** The layer below, or null for the part itself. */
+  readonly belowLayerId: string | null;
+  readonly joint: StackJoint;
+  /** Laid already: the verdict is history. */
+  readonly laid: boolean;
+};
+
+/** Everything the step builders read. */
+export type PlanContext = {
+  readonly facts: Facts;
+  readonly workshop: Workshop;
+  readonly now: Minute;
+  readonly clocks: DryingClocks;
+  readonly history: History;
+};
+
+/** Parts of a piece that go through the same steps at the same times. */
+export type PartGroup = { readonly piece: Piece; readonly lead: Part; readonly parts: readonly Part[] };
+
+export type BuiltSteps = {
+  readonly steps: Step[];
+  readonly gaps: Gap[];
+  readonly joints: JointOfPart[];
+  /** Top film of each zone of the lead part when all is done. */
+  readonly finalFilms: readonly PlannedFilm[];
+  /** The last pending step, for what follows on the whole piece. */
+  readonly lastStep?: string;
+};

@@ -1,0 +1,43 @@
+import type { Workshop } from '#core/facts/index';
+import { addDays, atLocal, DAY, localMoment, type Minute, minuteOfDay, toMinute } from '#core/units/index';
+import type { FreeInterval } from './model.ts';
+
+/** Minutes kept free at both ends of a stay: laying out and packing up. */
+export const LAY_OUT_MINUTES = 6;
+export const PACK_UP_MINUTES = 5;
+const HORIZON_DAYS = 150;
+
+/** Free stretches from now on: weekly habit and single stretches, less days away; overlapping ones joined. */
+export function freeIntervals(workshop: Workshop, now: Minute, days = HORIZON_DAYS): FreeInterval[] {
+  const { timeZone } = workshop;
+  const today = localMoment(now, timeZone).date;
+  const raw: { from: Minute; to: Minute }[] = [];
+  for (let day = -1; day <= days; day++) {
+    const date = addDays(today, day);
+    if (workshop.away.some((away) => away.from <= date && date <= away.to)) continue;
+    const weekday = localMoment(atLocal(date, 720, timeZone), timeZone).weekday;
+    for (const free of workshop.freeHours) {
+      if (free.weekday !== weekday) continue;
+      raw.push({ from: atLocal(date, minuteOfDay(free.from), timeZone), to: atLocal(date, minuteOfDay(free.to), timeZone) });
+    }
+  }
+  for (const span of workshop.extraFree) raw.push({ from: toMinute(span.from), to: toMinute(span.to) });
+  return joined(raw.filter((span) => span.to > now && span.from < now + days * DAY));
+}
+
+function joined(spans: readonly FreeInterval[]): FreeInterval[] {
+  const result: { from: Minute; to: Minute }[] = [];
+  for (const span of [...spans].sort((a, b) => a.from - b.from)) {
+    const last = result.at(-1);
+    if (last && span.from <= last.to) last.to = Math.max(last.to, span.to);
+    else result.push({ ...span });
+  }
+  return result;
+}
+
+/** The part of each stay in which steps may stand. */
+export function benchIntervals(free: readonly FreeInterval[], now: Minute): FreeInterval[] {
+  return free
+    .map((span) => ({ from: Math.max(now, span.from) + (span.from > now ? LAY_OUT_MINUTES : 0), to: span.to - PACK_UP_MINUTES }))
+    .filter((span) => span.to - span.from >= 5);
+}

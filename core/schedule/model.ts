@@ -1,0 +1,56 @@
+import type { Minute } from '#core/units/index';
+
+/** The scheduling problem: attended work in free hours, waits in between, windows that open and shut. */
+
+/** One legal stretch for the start of an activity; `to` null: without end. `scuff`: keyed first, which costs minutes. */
+export type Allowed = { readonly from: Minute; readonly to: Minute | null; readonly scuff?: boolean; readonly label?: string };
+
+export type Activity = {
+  readonly id: string;
+  /** Attended minutes without a scuff. */
+  readonly minutes: number;
+  readonly scuffMinutes: number;
+  /** Same mix: sprayed side by side without a change-over; undefined: needs no booth. */
+  readonly mix?: string;
+  readonly notBefore?: Minute;
+  readonly notBeforeWhy?: string;
+  /** Whether the air allows it at this moment; absent: any air. */
+  readonly airAllows?: (at: Minute) => boolean;
+  /** Sooner where two want the same time: needed-by and agreed sessions. */
+  readonly priority: number;
+};
+
+/** Start of `to` as a function of the ends of `from` (planned) — everything done already is inside the function. */
+export type Gap = {
+  readonly from: readonly string[];
+  readonly to: string;
+  readonly allowed: (endOf: (id: string) => Minute) => readonly Allowed[];
+  /** Steps it shares a window with: placed together, or not at all where no later branch exists. */
+  readonly together: readonly string[];
+  readonly reason: string;
+};
+
+export type FreeInterval = { readonly from: Minute; readonly to: Minute };
+
+export type Problem = {
+  readonly now: Minute;
+  readonly free: readonly FreeInterval[];
+  readonly activities: readonly Activity[];
+  readonly gaps: readonly Gap[];
+  /** Clean-up and set-up between two mixes in the booth, minutes. */
+  readonly changeover: number;
+};
+
+export type HoldKind = 'window' | 'person' | 'calendar' | 'resource' | 'conditions' | 'notBefore' | 'nothing';
+
+export type Placed = {
+  readonly id: string;
+  readonly start: Minute;
+  readonly end: Minute;
+  readonly scuff: boolean;
+  /** What keeps it from starting sooner, and the step that does so. */
+  readonly hold: { readonly by: HoldKind; readonly with?: string; readonly text: string };
+};
+
+export type Unplaced = { readonly id: string; readonly why: string };
+export type Schedule = { readonly placed: ReadonlyMap<string, Placed>; readonly unplaced: readonly Unplaced[] };

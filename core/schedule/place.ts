@@ -1,0 +1,240 @@
+import { DAY, type Minute } from '#core/units/index';
+import type { Activity, Allowed, Gap, Placed, Problem, Schedule, Unplaced } from './model.ts';
+import { type Slot, Timeline } from './timeline.ts';
+
+/**
+ * Serial placement: activities that share a window are placed together, each group at the earliest time that keeps every
+ * constraint; groups take turns by priority and earliest finish. Deterministic; nothing it returns breaks a constraint.
+ */
+export function schedule(problem: Problem): Schedule {
+  return new Placement(problem).run();
+}
+
+const TRIES = 240;
+/** How much later a group may end to stay inside its windows rather than wait for the next branch. */
+const WORTH_WAITING = 3 * DAY;
+
+type Trial = {
+  readonly slots: readonly { activity: Activity; slot: Slot; span: number }[];
+  readonly end: Minute;
+  readonly inWindow: boolean;
+};
+
+class Placement {
+  readonly #problem: Problem;
+  readonly #timeline: Timeline;
+  readonly #gapsTo = new Map<string, Gap[]>();
+  readonly #activity = new Map<string, Activity>();
+  readonly #placed = new Map<string, Placed>();
+  readonly #unplaced: Unplaced[] = [];
+
+  constructor(problem: Problem) {
+    this.#problem = problem;
+    this.#timeline = new Timeline(problem.free, problem.changeover);
+    for (const activity of problem.activities) this.#activity.set(activity.id, activity);
+    for (const gap of problem.gaps) this.#gapsTo.set(gap.to, [...(this.#gapsTo.get(gap.to) ?? []), gap]);
+  }
+
+  run(): Schedule {
+    const groups = this.#groups();
+    const waiting = new Set(groups);
+    const outcome = new Map<Activity[], Trial | null>();
+    while (waiting.size > 0) {
+      const ready = [...waiting].filter((group) => this.#isReady(group));
+      if (ready.length === 0) break;
+      let best: { group: Activity[]; trial: Trial | null; rank: number } | null = null;
+      for (const group of ready) {
+        // A trial stays valid until something is placed that could meet it; it is tried again only then.
+        const trial = outcome.has(group) ? (outcome.get(group) as Trial | null) : this.#tryGroup(group);
+        outcome.set(group, trial);
+        const rank = trial ? this.#rank(group, trial) : Number.NEGATIVE_INFINITY;
+        if (!best || rank < best.rank) best = { group, trial, rank };
+      }
+      if (!best) break;
+      waiting.delete(best.group);
+      if (best.trial) {
+        this.#commit(best.trial);
+        for (const [group, trial] of outcome) if (trial && overlaps(trial, best.trial, this.#problem.changeover)) outcome.delete(group);
+      } else this.#giveUp(best.group);
+    }
+    for (const group of waiting)
+      for (const activity of group) this.#unplaced.push({ id: activity.id, why: 'waits for a step that has no date' });
+    return { placed: this.#placed, unplaced: this.#unplaced };
+  }
+
+  /**
+   * Who goes first: a window already open that shuts within the day, soonest to shut first; then whoever can start soonest,
+   * short work before long, so that films dry while the long work is done.
+   */
+  #rank(group: readonly Activity[], trial: Trial): number {
+    const { allowed } = this.#allowedFor(group[0], new Map());
+    const closes = allowed[0]?.to ?? null;
+    if (closes !== null && closes - this.#problem.now < DAY && trial.slots[0].slot.start <= closes) return closes - 1e9;
+    const minutes = group.reduce((sum, activity) => sum + activity.minutes, 0);
+    return trial.slots[0].slot.start + group[0].priority + minutes / 2;
+  }
+
+  /** Activities tied by a shared window, in the order their gaps give. */
+  #groups(): Activity[][] {
+    const leader = new Map<string, string>();
+    const find = (id: string): string => {
+      const up = leader.get(id);
+      return up === undefined || up === id ? id : find(up);
+    };
+    for (const gap of this.#problem.gaps) {
+      for (const from of gap.together) leader.set(find(gap.to), find(from));
+    }
+    const groups = new Map<string, Activity[]>();
+    for (const activity of this.#inOrder()) {
+      const key = find(activity.id);
+      groups.set(key, [...(groups.get(key) ?? []), activity]);
+    }
+    return [...groups.values()];
+  }
+
+  /** Topological order of all activities; the given order breaks ties. */
+  #inOrder(): Activity[] {
+    const result: Activity[] = [];
+    const seen = new Set<string>();
+    const visit = (id: string) => {
+      const activity = this.#activity.get(id);
+      if (!activity || seen.has(id)) return;
+      seen.add(id);
+      for (const gap of this.#gapsTo.get(id) ?? []) gap.from.forEach(visit);
+      result.push(activity);
+    };
+    for (const activity of this.#problem.activities) visit(activity.id);
+    return result;
+  }
+
+  #isReady(group: readonly Activity[]): boolean {
+    const inside = new Set(group.map((activity) => activity.id));
+    return group.every((activity) =>
+      (this.#gapsTo.get(activity.id) ?? []).every((gap) => gap.from.every((id) => inside.has(id) || this.#placed.has(id))),
+    );
+  }
+
+  #tryGroup(group: readonly Activity[]): Trial | null {
+    let after = this.#problem.now;
+    let fallback: Trial | null = null;
+    for (let attempt = 0; attempt < TRIES; attempt++) {
+      const trial = this.#tryFrom(group, after);
+      if (trial === 'never') return fallback;
+      if (trial.inWindow) return fallback && fallback.end + WORTH_WAITING < trial.end ? fallback : trial;
+      if (trial.slots.length === group.length && (!fallback || trial.end < fallback.end)) fallback = trial;
+      after = trial.slots[0].slot.start + (attempt < 40 ? 5 : 45);
+      if (fallback && after > fallback.end + WORTH_WAITING) return fallback;
+    }
+    return fallback;
+  }
+
+  /** Places the group with its first member not before `after`; a partial trial when a later member finds no place. */
+  #tryFrom(group: readonly Activity[], after: Minute): Trial | 'never' {
+    const slots: { activity: Activity; slot: Slot; span: number }[] = [];
+    const ends = new Map<string, Minute>();
+    let inWindow = true;
+    for (const [index, activity] of group.entries()) {
+      const { allowed, first } = this.#allowedFor(activity, ends);
+      const slot = this.#timeline.earliest(activity, allowed, Math.max(index === 0 ? after : this.#problem.now, activity.notBefore ?? 0));
+      if (!slot) {
+        if (index === 0) return 'never';
+        inWindow = false;
+        break;
+      }
+      const span = allowed.findIndex(
+        (stretch) => slot.start >= stretch.from - 1e-6 && (stretch.to === null || slot.start <= stretch.to + 1e-6),
+      );
+      if (index > 0 && first !== null && slot.start > first + 1e-6) inWindow = false;
+      slots.push({ activity, slot, span });
+      ends.set(activity.id, slot.end);
+      this.#timeline.add({ id: activity.id, start: slot.start, end: slot.end, mix: activity.mix });
+    }
+    for (const { activity } of slots) this.#timeline.remove(activity.id);
+    return { slots, end: Math.max(...slots.map(({ slot }) => slot.end)), inWindow: inWindow && slots.length === group.length };
+  }
+
+  /** Stretches in which an activity may start: all its gaps at once. `first`: when the soonest window with an end shuts. */
+  #allowedFor(activity: Activity, ends: ReadonlyMap<string, Minute>): { allowed: Allowed[]; first: Minute | null } {
+    const endOf = (id: string) => ends.get(id) ?? (this.#placed.get(id) as Placed).end;
+    let allowed: Allowed[] = [{ from: this.#problem.now, to: null }];
+    let first: Minute | null = null;
+    for (const gap of this.#gapsTo.get(activity.id) ?? []) {
+      const spans = gap.allowed(endOf);
+      if (gap.together.length > 0 && spans.length > 1 && spans[0].to !== null)
+        first = first === null ? spans[0].to : Math.min(first, spans[0].to);
+      allowed = intersect(allowed, spans);
+    }
+    return { allowed, first };
+  }
+
+  #commit(trial: Trial): void {
+    for (const { activity, slot } of trial.slots) {
+      this.#timeline.add({ id: activity.id, start: slot.start, end: slot.end, mix: activity.mix });
+      this.#placed.set(activity.id, {
+        id: activity.id,
+        start: slot.start,
+        end: slot.end,
+        scuff: slot.scuff,
+        hold: this.#holdOf(activity, slot),
+      });
+    }
+  }
+
+  #holdOf(activity: Activity, slot: Slot): Placed['hold'] {
+    if (activity.notBefore !== undefined && slot.start <= activity.notBefore + 1)
+      return { by: 'notBefore', text: activity.notBeforeWhy ?? 'asked not to start sooner' };
+    const binding = this.#bindingGap(activity, slot.start);
+    if (slot.hold.by === 'window')
+      return binding ? { by: 'window', with: binding.with, text: binding.gap.reason } : { by: 'nothing', text: 'it can start at once' };
+    const text = {
+      person: 'you are at another step',
+      calendar: 'you are free from then',
+      resource: 'another paint is in the booth; it must be cleared first',
+      conditions: 'the air is not right sooner',
+      notBefore: '',
+      nothing: 'it can start at once',
+    }[slot.hold.by];
+    return { by: slot.hold.by, with: slot.hold.with ?? binding?.with, text };
+  }
+
+  /** The gap that opens last before this start. */
+  #bindingGap(activity: Activity, start: Minute): { gap: Gap; with?: string } | null {
+    let latest: { gap: Gap; with?: string; from: Minute } | null = null;
+    for (const gap of this.#gapsTo.get(activity.id) ?? []) {
+      const span = gap
+        .allowed((id) => (this.#placed.get(id) as Placed).end)
+        .find((stretch) => start >= stretch.from - 1e-6 && (stretch.to === null || start <= stretch.to + 1e-6));
+      if (span && (!latest || span.from > latest.from)) latest = { gap, with: gap.from.at(-1), from: span.from };
+    }
+    return latest;
+  }
+
+  #giveUp(group: readonly Activity[]): void {
+    const why =
+      this.#problem.free.length === 0
+        ? 'no free hour in the week'
+        : group.length > 1
+          ? 'no free evening is long enough for its windows'
+          : 'no free time fits it';
+    for (const activity of group) this.#unplaced.push({ id: activity.id, why });
+  }
+}
+
+/** Stretches that lie in both; a scuff asked by either stays asked. */
+export function intersect(one: readonly Allowed[], other: readonly Allowed[]): Allowed[] {
+  const result: Allowed[] = [];
+  for (const a of one) {
+    for (const b of other) {
+      const from = Math.max(a.from, b.from);
+      const to = a.to === null ? b.to : b.to === null ? a.to : Math.min(a.to, b.to);
+      if (to === null || from <= to) result.push({ from, to, scuff: a.scuff || b.scuff, label: b.label ?? a.label });
+    }
+  }
+  return result.sort((a, b) => a.from - b.from);
+}
+
+function overlaps(trial: Trial, done: Trial, reach: number): boolean {
+  return trial.slots.some(({ slot }) =>
+    done.slots.some((other) => slot.start < other.slot.end + reach && other.slot.start < slot.end + reach),
+  );
+}

@@ -1,0 +1,16 @@
+export { type Dimension, formatMoney, formatQuantity, type Parsed, parseNumber, parseQuantity } from './quantities.ts';
+export {
+  addDays,
+  atLocal,
+  clockText,
+  DAY,
+  dayText,
+  durationText,
+  HOUR,
+  localMoment,
+  type Minute,
+  minuteOfDay,
+  momentText,
+  toIso,
+  toMinute,
+} from './time.ts';

@@ -1,0 +1,92 @@
+/** Reading what a person types: a number with an optional unit, decimal comma or point, or a fraction. */
+
+export type Dimension = 'length' | 'volume' | 'temperature' | 'mass';
+
+type Scale = { readonly factor: number; readonly offset?: number };
+
+/** Every unit to the one used inside: mm, mL, °C, g. US fluid ounce for "oz" of volume, avoirdupois for mass. */
+const SCALES: Record<Dimension, Record<string, Scale>> = {
+  length: {
+    mm: { factor: 1 },
+    cm: { factor: 10 },
+    m: { factor: 1000 },
+    in: { factor: 25.4 },
+    '"': { factor: 25.4 },
+    inch: { factor: 25.4 },
+    ft: { factor: 304.8 },
+  },
+  volume: {
+    ml: { factor: 1 },
+    cl: { factor: 10 },
+    l: { factor: 1000 },
+    oz: { factor: 29.5735 },
+    'fl oz': { factor: 29.5735 },
+  },
+  temperature: {
+    c: { factor: 1 },
+    '°c': { factor: 1 },
+    f: { factor: 5 / 9, offset: -32 },
+    '°f': { factor: 5 / 9, offset: -32 },
+  },
+  mass: { g: { factor: 1 }, kg: { factor: 1000 }, oz: { factor: 28.3495 } },
+};
+
+const EXAMPLES: Record<Dimension, string> = {
+  length: '75 mm, 7,5 cm or 3/4 in',
+  volume: '400 mL or 15 oz',
+  temperature: '18 °C or 64 °F',
+  mass: '310 g',
+};
+
+export type Parsed = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly mend: string };
+
+/**
+ * Parses a typed quantity into the unit used inside (mm, mL, °C, g).
+ * A bare number is taken in `fallbackUnit`. Fractions ("3/4 in", "1 1/2 in") are accepted.
+ */
+export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: string): Parsed {
+  const refuse: Parsed = { ok: false, mend: `Type a number, such as ${EXAMPLES[dimension]}.` };
+  const match = /^\s*([-+]?[\d.,\s/]*\d)\s*([^\d]*)$/u.exec(text);
+  if (!match) return refuse;
+  const amount = parseNumber(match[1]);
+  if (amount === null) return refuse;
+  const unit = (match[2].trim() || fallbackUnit).toLowerCase();
+  const scale = SCALES[dimension][unit];
+  if (!scale) return { ok: false, mend: `"${match[2].trim()}" is no unit of ${dimension} here. Type ${EXAMPLES[dimension]}.` };
+  return { ok: true, value: (amount + (scale.offset ?? 0)) * scale.factor };
+}
+
+/** Reads "7,5", "7.5", "1 1/2" or "3/4"; null when it is no number. */
+export function parseNumber(text: string): number | null {
+  const fraction = /^([-+]?\d+\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text.trim());
+  if (fraction) {
+    const [, whole, top, bottom] = fraction;
+    if (Number(bottom) === 0) return null;
+    return Number(whole ?? 0) + Number(top) / Number(bottom);
+  }
+  const plain = text.trim().replace(',', '.');
+  return /^[-+]?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+}
+
+/** A value from inside (mm, mL, °C) in a unit of the person's, rounded as it would be said. */
+export function formatQuantity(value: number, unit: 'mm' | 'in' | 'mL' | 'oz' | 'C' | 'F'): string {
+  switch (unit) {
+    case 'mm':
+      return `${Math.round(value)} mm`;
+    case 'in':
+      return `${(value / 25.4).toFixed(value < 254 ? 2 : 1)} in`;
+    case 'mL':
+      return `${value < 10 ? value.toFixed(1) : Math.round(value)} mL`;
+    case 'oz':
+      return `${(value / 29.5735).toFixed(1)} oz`;
+    case 'C':
+      return `${value.toFixed(1)} °C`;
+    case 'F':
+      return `${(value * 1.8 + 32).toFixed(1)} °F`;
+  }
+}
+
+/** Minor units of money as text, "13.10 EUR"; a figure that rests on no offer reads "about". */
+export function formatMoney(minor: number, currency: string, about = false): string {
+  return `${about ? 'about ' : ''}${(minor / 100).toFixed(2)} ${currency}`;
+}

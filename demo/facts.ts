@@ -1,0 +1,173 @@
+import { labOf } from '#core/colour/index';
+import type { Facts, Family, Hand, Layer, Part, Role } from '#core/facts/index';
+import { toIso, toMinute } from '#core/units/index';
+
+/** The moment the demo file speaks of; loading shifts everything from it to now. */
+export const DEMO_MOMENT = toMinute('2026-12-01T19:00:00Z');
+
+/** Moments before or after the demo's own now. */
+export function demoTime(minutes: number): string {
+  return toIso(DEMO_MOMENT + minutes);
+}
+
+type Paint = readonly [id: string, sheet: string, name: string, hex: string, ml: number, price: number];
+
+type SheetRow = readonly [id: string, name: string, family: Family, role: Role, hand: Hand];
+
+const SHEETS: readonly SheetRow[] = [
+  ['turnstone', 'Turnstone lacquer', 'acrylic-lacquer', 'colour', 'aerosol'],
+  ['whimbrel', 'Whimbrel fine primer', 'lacquer-primer', 'fine-primer', 'aerosol'],
+  ['sanderling', 'Sanderling clear', 'acrylic-lacquer', 'clear', 'aerosol'],
+  ['dunlin', 'Dunlin spray enamel', 'acrylic-enamel', 'colour', 'aerosol'],
+  ['knot', 'Knot candy', 'candy', 'colour', 'airbrush'],
+  ['plover', 'Plover hobby colour', 'water-acrylic', 'colour', 'airbrush'],
+  ['stint', 'Stint rust barrier', 'rust-barrier', 'primer', 'aerosol'],
+];
+
+const PAINTS: readonly Paint[] = [
+  ['ivory', 'turnstone', 'Turnstone ivory', '#e6dcc0', 400, 890],
+  ['estuary', 'turnstone', 'Turnstone estuary blue', '#1d4b78', 400, 890],
+  ['slate', 'turnstone', 'Turnstone slate', '#3c4146', 400, 890],
+  ['marram', 'turnstone', 'Turnstone marram green', '#5d7c4a', 400, 890],
+  ['primer-grey', 'whimbrel', 'Whimbrel primer, grey', '#969696', 400, 760],
+  ['primer-white', 'whimbrel', 'Whimbrel primer, white', '#f0f0ee', 400, 760],
+  ['satin', 'sanderling', 'Sanderling satin clear', '#ffffff', 400, 940],
+  ['lock-green', 'dunlin', 'Dunlin lock green', '#2c6b3a', 400, 690],
+  ['buoy-red', 'dunlin', 'Dunlin buoy red', '#c23a2a', 400, 690],
+  ['soot', 'dunlin', 'Dunlin soot', '#26282a', 400, 690],
+  ['candy-red', 'knot', 'Knot deep red', '#a8121c', 60, 1120],
+  ['cream', 'plover', 'Plover shell cream', '#efe6cf', 17, 290],
+];
+
+export const DEMO_NAMES = new Map(PAINTS.map(([id, , name]) => [id, name]));
+
+/** Everything in the demo but its pieces and its log. */
+export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
+  return {
+    workshop: [
+      {
+        id: 'workshop',
+        name: 'Breakwater bench',
+        currency: 'EUR',
+        timeZone: 'Europe/Lisbon',
+        units: { length: 'mm', volume: 'mL', temperature: 'C', clock: 24 },
+        freeHours: [
+          ...[2, 3, 4].map((weekday) => ({ weekday, from: '19:00', to: '21:45' })),
+          { weekday: 6, from: '10:00', to: '13:30' },
+          { weekday: 7, from: '15:00', to: '18:00' },
+        ],
+        extraFree: [{ from: demoTime(-20), to: demoTime(180) }],
+        away: [],
+        hands: ['aerosol', 'airbrush', 'brush'],
+        sprayPlaceId: 'shed',
+        dryPlaceId: 'shed',
+        hourWorth: 1000,
+        goal: 'soonest',
+        started: true,
+      },
+    ],
+    places: [
+      { id: 'shed', name: 'Shed', kind: 'shed', heated: true, sleptIn: false, meanC: 16.5, swingC: 2, meanRh: 58, hasSensor: true },
+      {
+        id: 'spare-room',
+        name: 'Spare room',
+        kind: 'room',
+        heated: true,
+        sleptIn: false,
+        meanC: 19.5,
+        swingC: 1,
+        meanRh: 50,
+        hasSensor: false,
+      },
+    ],
+    readings: [{ id: 'shed', placeId: 'shed', at: demoTime(-4), airC: 17.2, rh: 58, from: 'sensor' }],
+    sheets: SHEETS.map(([id, name, family, role, hand]) => ({
+      id,
+      name,
+      family,
+      role,
+      hand,
+      forPlastics: false,
+      isocyanate: false,
+      label: {},
+      source: 'label' as const,
+    })),
+    products: PAINTS.map(([id, sheetId, name, hex, typicalMl, typicalPrice]) => ({
+      id,
+      sheetId,
+      name,
+      lab: rounded(hex),
+      transparent: sheetId === 'knot',
+      typicalMl,
+      typicalPrice,
+    })),
+    cans: [
+      can('can-ivory', 'ivory', 400, 210, 890),
+      can('can-estuary', 'estuary', 400, 160, 890),
+      can('can-slate', 'slate', 400, 260, 890),
+      can('can-grey', 'primer-grey', 400, 330, 760),
+      can('can-white', 'primer-white', 400, 90, 760),
+      can('can-green', 'lock-green', 400, 340, 690),
+      can('can-candy', 'candy-red', 60, 55, 1120),
+      can('can-soot', 'soot', 400, 180, 690),
+      can('can-red', 'buoy-red', 400, 58, 690),
+    ],
+    shops: [
+      { id: 'quay', name: 'Quay hardware', delivery: 0, leadDays: 1 },
+      { id: 'lantern', name: 'Lantern hobby post', delivery: 490, freeOver: 4500, leadDays: 3 },
+      { id: 'saltmarsh', name: 'Saltmarsh paints', delivery: 650, minimum: 1500, leadDays: 4 },
+    ],
+    offers: [
+      offer('quay', 'satin', 400, 890),
+      offer('quay', 'primer-grey', 400, 790),
+      offer('quay', 'soot', 400, 720),
+      offer('quay', 'buoy-red', 400, 720),
+      offer('lantern', 'estuary', 400, 860),
+      offer('lantern', 'satin', 400, 940),
+      offer('lantern', 'cream', 17, 290),
+      offer('lantern', 'candy-red', 60, 1120),
+      offer('lantern', 'marram', 400, 870),
+      offer('saltmarsh', 'estuary', 400, 790),
+      offer('saltmarsh', 'marram', 400, 790),
+    ],
+    agreed: [],
+  };
+}
+
+function rounded(hex: string) {
+  const { l, a, b } = labOf(hex);
+  return { l: Math.round(l * 10) / 10, a: Math.round(a * 10) / 10, b: Math.round(b * 10) / 10 };
+}
+
+function can(id: string, productId: string, packMl: number, leftMl: number, paid: number) {
+  return { id, productId, packMl, leftMl, leftAt: demoTime(-12 * 1440), opened: leftMl < packMl, paid };
+}
+
+function offer(shopId: string, productId: string, packMl: number, price: number) {
+  return { id: `${shopId}-${productId}`, shopId, productId, packMl, price, seenOn: '2026-11-24' };
+}
+
+/** A layer of a product; `covers` all unless zones are named. */
+export function coatsOf(id: string, productId: string, coats: number, more: Partial<Layer> = {}): Layer {
+  return { id, productId, coats, covers: 'all', ...more };
+}
+
+/** A part of one zone, all over. */
+export function simplePart(id: string, name: string, more: Partial<Part> & Pick<Part, 'material' | 'faces' | 'layers'>): Part {
+  return {
+    id,
+    name,
+    copies: 1,
+    finish: 'bare',
+    printed: false,
+    staysClear: false,
+    zones: [{ id: 'all', name: 'All over' }],
+    edges: [],
+    pegs: [],
+    ...more,
+  };
+}
+
+export function face(id: string, longMm: number, shortMm: number, count = 1, zoneId = 'all', seen = true) {
+  return { id, zoneId, longMm, shortMm, count, seen };
+}
