@@ -1,1 +1,36 @@
-console.log('server');
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { buildApp } from './app.ts';
+import { Changes } from './changes.ts';
+import { runSensors } from './sensors.ts';
+import { openDemo, openWorkshop, WrongFolder } from './workshopFolder.ts';
+
+/** Starts the server: `--demo` with the demo workshop, `--fresh` from its file again. PORT and ENAMELOS_DATA are honoured. */
+
+const argv = process.argv.slice(2);
+const demo = argv.includes('--demo');
+const folder = resolve(process.env.ENAMELOS_DATA ?? (demo ? './demo-data' : './data'));
+const port = Number(process.env.PORT ?? 4180);
+
+try {
+  const { db, store } = demo ? openDemo(folder, argv.includes('--fresh'), Date.now() / 60_000) : openWorkshop(folder);
+  const changes = new Changes();
+  const app = await buildApp({ store, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
+  const stopSensors = runSensors(store, changes, process.env.ENAMELOS_FAIL === 'sensor');
+  const stop = async () => {
+    stopSensors();
+    await app.close();
+    db.close();
+    process.exit(0);
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+  await app.listen({ port, host: '127.0.0.1' });
+  const address = app.server.address();
+  console.log(`Enamelos is ready at http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}`);
+} catch (error) {
+  if (error instanceof WrongFolder) console.error(error.message);
+  else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') console.error(`Port ${port} is taken. Set PORT to another.`);
+  else console.error(error);
+  process.exit(1);
+}

@@ -1,0 +1,190 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { FastifyInstance } from 'fastify';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { bundle } from '../bin/bundle.ts';
+import { buildApp } from './app.ts';
+import { simulatedSensor } from './standins/thermoHygrometer.ts';
+import { type Db, openDatabase } from './store/database.ts';
+import { openDemo, openWorkshop, WrongFolder } from './workshopFolder.ts';
+
+const root = new URL('..', import.meta.url).pathname;
+const host = { host: '127.0.0.1:4180' };
+let folder = '';
+let db: Db;
+let app: FastifyInstance;
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'enamelos-'));
+  const opened = openWorkshop(folder);
+  db = opened.db;
+  app = await buildApp({ store: opened.store });
+});
+afterEach(async () => {
+  await app.close();
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const get = async (url: string) => (await app.inject({ url, headers: host })).json();
+const send = async (method: 'PUT' | 'POST' | 'DELETE', url: string, payload?: object) => {
+  const reply = await app.inject({ method, url, headers: host, ...(payload ? { payload } : {}) });
+  return { status: reply.statusCode, body: reply.json() };
+};
+const shop = (name: string) => ({ id: 'quay', name, delivery: 0, leadDays: 1 });
+const note = (id: string, text = 'x') => ({ id, at: '2026-12-01T19:00:00Z', kind: 'note', text });
+
+describe('facts over HTTP', () => {
+  it('begins with a workshop to be set up and the starter shelf', async () => {
+    const { facts, demo } = await get('/api/workshop');
+    expect(demo).toBe(false);
+    expect(facts.workshop[0].started).toBe(false);
+    expect(facts.products.length).toBeGreaterThan(8);
+  });
+  it('writes, refuses a stale write, undoes against the newest, removes and brings back', async () => {
+    expect(await send('PUT', '/api/facts/shops/quay', { revision: 0, value: shop('Quay') })).toEqual({
+      status: 200,
+      body: { revision: 1 },
+    });
+    expect((await send('PUT', '/api/facts/shops/quay', { revision: 1, value: shop('Quay 2') })).body.revision).toBe(2);
+    const stale = await send('PUT', '/api/facts/shops/quay', { revision: 1, value: shop('Lost') });
+    expect(stale).toMatchObject({ status: 409, body: { current: 2 } });
+    expect((await send('POST', '/api/undo/shops/quay', { revision: 1 })).status).toBe(409);
+    await send('POST', '/api/undo/shops/quay', { revision: 2 });
+    expect((await get('/api/workshop')).facts.shops[0].name).toBe('Quay');
+    const removed = await send('DELETE', '/api/facts/shops/quay?revision=3');
+    expect((await get('/api/workshop')).facts.shops).toEqual([]);
+    await send('POST', '/api/undo/shops/quay', removed.body);
+    expect((await get('/api/workshop')).facts.shops[0].name).toBe('Quay');
+  });
+  it('refuses what does not fit, naming place and mend, and changes nothing', async () => {
+    const before = await get('/api/workshop');
+    const bad = await send('PUT', '/api/facts/shops/quay', { revision: 0, value: { ...shop('Quay'), delivery: -4 } });
+    expect(bad).toMatchObject({ status: 422, body: { at: 'delivery', title: 'Money is not negative.' } });
+    expect(
+      (
+        await send('PUT', '/api/facts/cans/c', {
+          revision: 0,
+          value: { id: 'c', productId: 'none', packMl: 400, leftMl: 1, leftAt: '2026-12-01T19:00:00Z', opened: true, paid: 0 },
+        })
+      ).status,
+    ).toBe(422);
+    const inUse = await send('DELETE', '/api/facts/sheets/starter-acrylic-lacquer-colour?revision=1');
+    expect(inUse).toMatchObject({ status: 422 });
+    expect(inUse.body.mend).toContain('still uses');
+    expect((await send('PUT', '/api/facts/wishes/quay', { revision: 0, value: {} })).status).toBe(422);
+    expect(await get('/api/workshop')).toEqual(before);
+  });
+  it('takes an event once, however often it is sent', async () => {
+    expect((await send('POST', '/api/events', { events: [note('a')] })).body.added).toBe(1);
+    expect((await send('POST', '/api/events', { events: [note('a', 'other')] })).body.added).toBe(0);
+    expect((await get('/api/workshop')).facts.events).toEqual([note('a')]);
+    expect((await send('POST', '/api/events', { events: [{ id: 'b', kind: 'dance' }] })).status).toBe(422);
+  });
+  it('exports and imports the same workshop, all or nothing', async () => {
+    const demo = readFileSync(join(root, 'demo/breakwater.json'), 'utf8');
+    const look = await send('POST', '/api/import', { text: demo, apply: false });
+    expect(look.body).toMatchObject({ applied: false, counts: { pieces: { now: 0, file: 8 } } });
+    expect((await get('/api/workshop')).facts.pieces).toEqual([]);
+    await send('POST', '/api/import', { text: demo, apply: true });
+    const out = await get('/api/export');
+    const sorted = (list: { id: string }[]) => [...list].sort((a, b) => a.id.localeCompare(b.id));
+    for (const [name, list] of Object.entries(JSON.parse(demo).facts))
+      expect(sorted(out.facts[name])).toEqual(sorted(list as { id: string }[]));
+    const bad = await send('POST', '/api/import', { text: demo.slice(0, 900), apply: true });
+    expect(bad).toMatchObject({ status: 422 });
+    expect((await get('/api/workshop')).facts.pieces).toHaveLength(8);
+  });
+  it('answers only this machine and its own pages', async () => {
+    expect((await app.inject({ url: '/api/workshop', headers: { host: 'evil.example' } })).statusCode).toBe(403);
+    expect((await app.inject({ url: '/api/workshop', headers: { ...host, origin: 'http://evil.example' } })).statusCode).toBe(403);
+    expect((await app.inject({ url: '/api/workshop', headers: { ...host, origin: 'http://127.0.0.1:4180' } })).statusCode).toBe(200);
+    expect(Object.keys((await get('/api/openapi.json')).paths)).toContain('/api/events');
+  });
+});
+
+describe('folders', () => {
+  it('never takes a person’s own folder for a demo', () => {
+    expect(() => openDemo(folder, false, 0)).toThrow(WrongFolder);
+    expect(() => openDemo(folder, true, 0)).toThrow(WrongFolder);
+    expect(openDatabase(folder).prepare('SELECT count(*) AS n FROM fact').get()).not.toEqual({ n: 0 });
+  });
+  it('loads the demo once, shifted to now, and again when asked', () => {
+    const own = mkdtempSync(join(tmpdir(), 'enamelos-demo-'));
+    const now = 30_000_000;
+    const first = openDemo(own, false, now);
+    expect(first.store.snapshot().facts.workshop[0].extraFree[0].from).toBe(
+      new Date((now - 20) * 60_000).toISOString().replace('.000', ''),
+    );
+    first.store.append([{ id: 'mine', at: '2026-12-01T19:00:00Z', kind: 'note', text: 'kept' }]);
+    first.db.close();
+    const again = openDemo(own, false, now + 5);
+    expect(again.store.snapshot().facts.events.some((event) => event.id === 'mine')).toBe(true);
+    again.db.close();
+    const fresh = openDemo(own, true, now + 9);
+    expect(fresh.store.snapshot().facts.events.some((event) => event.id === 'mine')).toBe(false);
+    fresh.db.close();
+    rmSync(own, { recursive: true, force: true });
+  });
+});
+
+describe('the simulated sensor', () => {
+  it('gives a believable day and can fall silent', () => {
+    const place = { meanC: 16, swingC: 4, meanRh: 60 };
+    const at = (hour: number) => simulatedSensor(place).read(new Date(2026, 11, 1, hour));
+    expect((at(15)?.airC ?? 0) - (at(3)?.airC ?? 0)).toBeGreaterThan(5);
+    expect(simulatedSensor(place, true).read(new Date(0))).toBeNull();
+  });
+});
+
+describe('a server killed right after it answered', () => {
+  let built = '';
+  beforeAll(async () => {
+    built = mkdtempSync(join(root, 'dist-test-'));
+    await bundle(built);
+  });
+  afterAll(() => rmSync(built, { recursive: true, force: true }));
+
+  const start = (data: string) =>
+    new Promise<{ child: ChildProcess; url: string }>((resolve, reject) => {
+      const child = spawn('node', [join(built, 'server.js')], { cwd: root, env: { ...process.env, PORT: '0', ENAMELOS_DATA: data } });
+      let said = '';
+      child.stdout?.on('data', (chunk) => {
+        said += chunk;
+        const ready = /ready at (http:\S+)/.exec(said);
+        if (ready) resolve({ child, url: ready[1] });
+      });
+      child.on('exit', (code) => reject(new Error(`server ended with ${code}: ${said}`)));
+    });
+  const ended = (child: ChildProcess) => new Promise<void>((resolve) => child.on('exit', () => resolve()));
+
+  it('loses nothing, many times over', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'enamelos-kill-'));
+    const answered: string[] = [];
+    for (let round = 0; round < 8; round++) {
+      const { child, url } = await start(data);
+      const { facts } = await (await fetch(`${url}/api/workshop`)).json();
+      expect(facts.events.map((event: { id: string }) => event.id)).toEqual(answered);
+      for (let write = 0; write < 4; write++) {
+        const id = `r${round}-${write}`;
+        const reply = await fetch(`${url}/api/events`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ events: [note(id)] }),
+        });
+        if (reply.ok) answered.push(id);
+      }
+      const gone = ended(child);
+      child.kill('SIGKILL');
+      await gone;
+    }
+    expect(answered).toHaveLength(32);
+    const { child } = await start(data);
+    const gone = new Promise<number | null>((resolve) => child.on('exit', resolve));
+    child.kill('SIGTERM');
+    expect(await gone).toBe(0);
+    rmSync(data, { recursive: true, force: true });
+  });
+});
