@@ -13,6 +13,7 @@ function tram(): Piece {
   return {
     ...base,
     id: 'tram',
+    portrait: 'tram',
     name: 'Tram no. 7',
     looksLike: 'cast-body',
     longestMm: 128,
@@ -73,6 +74,7 @@ function roller(): Piece {
   return {
     ...base,
     id: 'roller',
+    portrait: 'roller',
     name: 'Road roller',
     looksLike: 'cast-body',
     longestMm: 96,
@@ -109,6 +111,7 @@ function crane(): Piece {
   return {
     ...base,
     id: 'crane',
+    portrait: 'crane',
     name: 'Harbour crane',
     looksLike: 'pressed-toy',
     longestMm: 300,
@@ -150,6 +153,7 @@ function fan(): Piece {
   return {
     ...base,
     id: 'fan',
+    portrait: 'fan',
     name: 'Desk fan',
     looksLike: 'wire-cage',
     longestMm: 260,
@@ -185,6 +189,7 @@ function balance(): Piece {
   return {
     ...base,
     id: 'balance',
+    portrait: 'balance',
     name: 'Kitchen balance',
     looksLike: 'bracket-set',
     longestMm: 220,
@@ -224,6 +229,7 @@ function seaplane(): Piece {
   return {
     ...base,
     id: 'seaplane',
+    portrait: 'seaplane',
     name: 'Seaplane',
     looksLike: 'cast-body',
     longestMm: 185,
@@ -254,11 +260,12 @@ function lampShells(): Piece {
   return {
     ...base,
     id: 'lamp',
+    portrait: 'lamp',
     name: 'Lamp shells',
     looksLike: 'plastic-shell',
     longestMm: 170,
     aim: 'serviceable',
-    budget: 1200,
+    budget: 900,
     createdAt: demoTime(-4 * 1440),
     swatches: ['#5d7c4a'],
     parts: [
@@ -285,6 +292,7 @@ function weatherVane(): Piece {
   return {
     ...base,
     id: 'vane',
+    portrait: 'vane',
     name: 'Weather vane',
     looksLike: 'bracket-set',
     longestMm: 420,

@@ -10,10 +10,15 @@ import { openDemo, openWorkshop, WrongFolder } from './workshopFolder.ts';
 const argv = process.argv.slice(2);
 const demo = argv.includes('--demo');
 const folder = resolve(process.env.ENAMELOS_DATA ?? (demo ? './demo-data' : './data'));
+/** Pictures are taken of the demo at a fixed time. */
+function demoNow(): number {
+  return (process.env.ENAMELOS_DEMO_NOW ? Date.parse(process.env.ENAMELOS_DEMO_NOW) : Date.now()) / 60_000;
+}
+
 const port = Number(process.env.PORT ?? 4180);
 
 try {
-  const { db, store } = demo ? openDemo(folder, argv.includes('--fresh'), Date.now() / 60_000) : openWorkshop(folder);
+  const { db, store } = demo ? openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
   const changes = new Changes();
   const app = await buildApp({ store, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
   const stopSensors = runSensors(store, changes, process.env.ENAMELOS_FAIL === 'sensor');

@@ -43,8 +43,18 @@ export function remediesFor(below: Below, above: Above): Remedy[] {
   if (above.by === 'aerosol') offer('brush', 'brush or airbrush it', { above: { ...above, by: 'airbrush' } });
   if (!above.promoter) offer('promoter', 'adhesion promoter first', { above: { ...above, promoter: true } });
   if (!above.forPlastics) offer('product', 'a product made for plastics', { above: { ...above, forPlastics: true } });
-  offers.push(...barriers(below, above, now), ...standIns(below, above, now));
+  offers.push(...metallicBase(below, above, now), ...barriers(below, above, now), ...standIns(below, above, now));
   return strongest(offers);
+}
+
+/** A metallic base under a transparent colour that has none. */
+function metallicBase(below: Below, above: Above, now: JointVerdict): Remedy[] {
+  if (above.family !== 'candy' || below.metallic) return [];
+  const base: Family = 'acrylic-lacquer';
+  const lower = joint({ ...below, scuffed: true }, { family: base, role: 'metallic', by: above.by });
+  const upper = joint({ family: base, material: below.material, state: 'fresh', metallic: true }, above);
+  const verdict: JointVerdict = isBetter(lower.verdict, upper.verdict) ? upper.verdict : lower.verdict;
+  return isBetter(verdict, now) ? [{ kind: 'barrier', text: 'a metallic base below it', verdict, barrier: base }] : [];
 }
 
 function barriers(below: Below, above: Above, now: JointVerdict): Remedy[] {
@@ -65,7 +75,8 @@ function barriers(below: Below, above: Above, now: JointVerdict): Remedy[] {
 }
 
 function standIns(below: Below, above: Above, now: JointVerdict): Remedy[] {
-  if (above.role === 'clear' && below.metallic) return [];
+  // Nothing opaque stands in for a transparent colour.
+  if (above.family === 'candy' || (above.role === 'clear' && below.metallic)) return [];
   return STAND_INS.filter((family) => FAMILIES.includes(family) && family !== above.family).flatMap((family) => {
     const changed: Above = {
       ...above,

@@ -94,6 +94,10 @@ export const looksLikeSchema = z.enum([
 ]);
 export type LooksLike = z.infer<typeof looksLikeSchema>;
 
+/** Drawings of particular pieces, where the general look is not enough. */
+export const portraitSchema = z.enum(['tram', 'roller', 'crane', 'fan', 'balance', 'seaplane', 'lamp', 'vane']);
+export type PortraitName = z.infer<typeof portraitSchema>;
+
 export const curveSchema = z.enum(['straight', 'gentle', 'tight', 'double']);
 export type Curve = z.infer<typeof curveSchema>;
 

@@ -7,6 +7,7 @@ import {
   finishSchema,
   looksLikeSchema,
   materialSchema,
+  portraitSchema,
   roleSchema,
   stripMethodSchema,
 } from './names.ts';
@@ -114,6 +115,8 @@ export const pieceSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   looksLike: looksLikeSchema,
+  /** A drawing of its own for its portrait; absent: drawn by its look. */
+  portrait: portraitSchema.optional(),
   longestMm: lengthSchema,
   /** Scale denominator, where it is a scale model; sets only the relief. */
   scale: z.int().min(1).max(2000).optional(),

@@ -342,7 +342,7 @@ export class CoatBuilder {
         stage: 'mask',
         layerIndex: placed.index,
         zones: keepers.zones,
-        title: `Mask ${keepers.zones.map((zone) => this.#group.lead.zones[zone].name).join(' and ')}`,
+        title: `Mask ${keepers.zones.map((zone) => this.#group.lead.zones[zone].name.toLowerCase()).join(' and ')}`,
         minutes: (minutes.mask + minutes.cover) * copies,
         detail: `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
         because: this.masking?.because ?? '',

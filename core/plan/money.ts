@@ -54,7 +54,7 @@ export function pieceMoney(piece: Piece, steps: readonly Step[], purchases: Purc
 }
 
 function shareOf(piece: Piece, mix: string, steps: readonly Step[]): number {
-  const all = steps.filter((step) => step.coat?.mix === mix);
+  const all = steps.filter((step) => step.coat?.mix === mix && step.stopped === undefined);
   const ml = (list: readonly Step[]) => list.reduce((sum, step) => sum + (step.coat?.ml ?? 0), 0);
   const total = ml(all);
   return total === 0 ? 0 : ml(all.filter((step) => step.pieceId === piece.id)) / total;

@@ -67,7 +67,7 @@ describe('the demo plan', () => {
   it('lets tape go on the tram now and sprays the blue inside its mask', () => {
     expect(demoPlan.hanging.find((part) => part.partId === 'body')?.state).toBe('tape-safe');
     const steps = stepsOf(demoPlan, 'tram').map((step) => step.title);
-    expect(steps[0]).toBe('Mask Upper');
+    expect(steps[0]).toBe('Mask upper');
     expect(steps).toContain('Tape off, Turnstone estuary blue');
     expect(demoPlan.pieces.find((piece) => piece.pieceId === 'tram')?.steps.masking.get('body')?.order).toEqual(['ivory', 'blue']);
   });

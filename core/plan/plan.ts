@@ -28,7 +28,14 @@ import { paintNeeds, waitForPaint } from './supply.ts';
 const CHANGEOVER_MINUTES = 8;
 export const DEFAULT_SEED = 20261125;
 
-export type PlannedStep = Step & { readonly placed: Placed | null; readonly unplacedWhy?: string };
+export type PlannedStep = Step & {
+  readonly placed: Placed | null;
+  readonly unplacedWhy?: string;
+  /** The legal stretch its start lies in; `to` null where it does not shut. */
+  readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
+  /** When it could start again if this window were missed; null where it never could or never shuts. */
+  readonly missedUntil: Minute | null;
+};
 
 export type PiecePlan = {
   readonly pieceId: string;
@@ -60,13 +67,20 @@ export type Plan = {
   readonly moved: readonly { readonly stepId: string; readonly from: Minute; readonly to: Minute; readonly why: string }[];
 };
 
-export type PlanInput = { readonly facts: Facts; readonly now: Minute; readonly conditions: Conditions; readonly seed?: number };
+export type PlanInput = {
+  readonly facts: Facts;
+  readonly now: Minute;
+  readonly conditions: Conditions;
+  readonly seed?: number;
+  /** "I have 45 minutes": the stay that is on now ends after so many. */
+  readonly stayMinutes?: number;
+};
 
 /**
  * The whole plan from facts alone: the same facts, moment, air and seed give the same plan everywhere.
  * @throws RangeError without a workshop: there is nobody to plan for yet
  */
-export function plan({ facts, now, conditions, seed = DEFAULT_SEED }: PlanInput): Plan {
+export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes }: PlanInput): Plan {
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
   const clocks = new DryingClocks(conditions);
@@ -79,11 +93,11 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED }: PlanInput)
     now,
   );
   const gaps = built.flatMap(({ steps: own }) => own.gaps);
-  const free = freeIntervals(workshop, now);
+  const free = shortened(freeIntervals(workshop, now), now, stayMinutes);
   const result = scheduleSteps(steps, gaps, free, context, conditions);
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
-  const plannedSteps = steps.map((step) => planned(step, result));
+  const plannedSteps = steps.map((step) => planned(step, result, gaps));
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,
@@ -171,11 +185,38 @@ function airCheck(
   };
 }
 
-function planned(step: Step, result: Schedule): PlannedStep {
+/** The stay that is on now, or begins now, cut to the minutes the person has. */
+function shortened(free: readonly FreeInterval[], now: Minute, minutes: number | undefined): FreeInterval[] {
+  if (minutes === undefined) return [...free];
+  const on = free.find((span) => span.from <= now && now < span.to);
+  const rest = free.filter((span) => span !== on);
+  return [{ from: now, to: now + minutes }, ...rest];
+}
+
+/** The stretch of all gaps at once in which a placed step may start, and when the next one would open. */
+function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<PlannedStep, 'window' | 'missedUntil'> {
+  let window: { from: Minute; to: Minute | null } = { from: 0, to: null };
+  let missedUntil: Minute | null = null;
+  for (const gap of gaps) {
+    if (gap.to !== placed.id || !gap.from.every((id) => result.placed.has(id))) continue;
+    const spans = gap.allowed((id) => (result.placed.get(id) as Placed).end);
+    const at = spans.findIndex(
+      (stretch) => placed.start >= stretch.from - 1e-6 && (stretch.to === null || placed.start <= stretch.to + 1e-6),
+    );
+    const span = spans[at];
+    if (!span) continue;
+    if (span.to !== null && (window.to === null || span.to < window.to)) missedUntil = spans[at + 1]?.from ?? null;
+    const to = span.to === null ? window.to : window.to === null ? span.to : Math.min(span.to, window.to);
+    window = { from: Math.max(window.from, span.from), to };
+  }
+  return { window, missedUntil };
+}
+
+function planned(step: Step, result: Schedule, gaps: readonly Gap[]): PlannedStep {
   const placed = result.placed.get(step.id) ?? null;
-  if (placed) return { ...step, minutes: Math.round(placed.end - placed.start), placed };
+  if (placed) return { ...step, minutes: Math.round(placed.end - placed.start), placed, ...windowOf(placed, result, gaps) };
   const why = step.stopped ?? result.unplaced.find((entry) => entry.id === step.id)?.why ?? 'waits for a step that has no date';
-  return { ...step, placed, unplacedWhy: why };
+  return { ...step, placed, unplacedWhy: why, window: null, missedUntil: null };
 }
 
 function piecePlan(

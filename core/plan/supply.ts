@@ -32,7 +32,8 @@ export function paintNeeds(
 ): PaintNeed[] {
   const needs = new Map<string, { steps: Step[] }>();
   for (const step of steps) {
-    if (!step.coat) continue;
+    // Nothing is bought for a coat that would not sit.
+    if (!step.coat || step.stopped !== undefined) continue;
     const entry = needs.get(step.coat.mix) ?? { steps: [] };
     entry.steps.push(step);
     needs.set(step.coat.mix, entry);

@@ -1,0 +1,130 @@
+import type { Conditions } from '#core/drying/index';
+import { type Facts, type Material, plain, type Part, type Piece } from '#core/facts/index';
+import { DAY, type Minute } from '#core/units/index';
+import { plan } from './plan.ts';
+
+/** The few guesses that matter most: each is put to its plausible other values and the plan is worked out again. */
+
+export type SharpenAnswer = { readonly label: string; readonly piece: Piece };
+export type SharpenQuestion = {
+  readonly guess: string;
+  readonly question: string;
+  readonly answers: readonly SharpenAnswer[];
+  /** What hangs on it, in words. */
+  readonly stake: string;
+  readonly weight: number;
+};
+
+type Outcome = { readonly stops: number; readonly end: Minute; readonly money: number; readonly minutes: number };
+
+/** All open guesses of a piece, weightiest first; a guess that changes nothing is not asked. */
+export function sharpen(piece: Piece, facts: Facts, now: Minute, conditions: Conditions): SharpenQuestion[] {
+  const alone = (changed: Piece): Outcome => {
+    const result = plan({ facts: { ...facts, pieces: [changed] }, now, conditions });
+    const own = result.pieces[0];
+    return { stops: own.stopped ? 1 : 0, end: own.planned ?? now + 60 * DAY, money: own.money.total, minutes: own.attendedMinutes };
+  };
+  const asGuessed = alone(piece);
+  return piece.guesses
+    .flatMap((guess) => {
+      const asked = questionFor(guess, piece);
+      if (!asked) return [];
+      const outcomes = asked.answers.map((answer) => alone(answer.piece));
+      const days = spread(outcomes.map((outcome) => outcome.end).concat(asGuessed.end)) / DAY;
+      const money = spread(outcomes.map((outcome) => outcome.money).concat(asGuessed.money));
+      const minutes = spread(outcomes.map((outcome) => outcome.minutes).concat(asGuessed.minutes));
+      const turns = outcomes.some((outcome) => outcome.stops !== asGuessed.stops);
+      const weight = (turns ? 100 : 0) + days * 5 + money / 100 + minutes / 20;
+      return weight < 0.5 ? [] : [{ guess, ...asked, weight, stake: stakeText(turns, days, money, minutes) }];
+    })
+    .sort((a, b) => b.weight - a.weight);
+}
+
+function spread(values: readonly number[]): number {
+  return Math.max(...values) - Math.min(...values);
+}
+
+function stakeText(turns: boolean, days: number, money: number, minutes: number): string {
+  const stakes = [
+    turns ? 'decides whether it can be painted so at all' : '',
+    days >= 1 ? `moves the end by up to ${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'}` : '',
+    minutes >= 10 ? `${Math.round(minutes)} min at the bench` : '',
+    money >= 100 ? `${(money / 100).toFixed(2)} in money` : '',
+  ].filter((text) => text !== '');
+  return stakes.slice(0, 2).join(', ') || 'a small change';
+}
+
+function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'question' | 'answers'> | null {
+  const settled = { ...piece, guesses: piece.guesses.filter((open) => open !== guess) };
+  if (guess === 'lead') {
+    return {
+      question: 'Was it made before 1990, or do you not know?',
+      answers: [
+        { label: 'Before 1990, or unknown', piece: { ...settled, leadExcluded: false } },
+        { label: 'A laboratory cleared it', piece: { ...settled, leadExcluded: true } },
+      ],
+    };
+  }
+  const [kind, partId] = guess.split(':');
+  const part = piece.parts.find((candidate) => candidate.id === partId);
+  if (!part) return null;
+  const withPart = (change: Partial<Part>): Piece => ({
+    ...settled,
+    parts: piece.parts.map((own) => (own.id === partId ? { ...own, ...change } : own)),
+  });
+  if (kind === 'material') return materialQuestion(part, withPart);
+  if (kind === 'finish') {
+    return {
+      question: `Is the old paint on ${part.name.toLowerCase()} sound? Press tape on and pull.`,
+      answers: [
+        { label: 'Holds', piece: withPart({ finish: 'sound' }) },
+        { label: 'Flakes', piece: withPart({ finish: 'flaking' }) },
+        { label: 'Bare already', piece: withPart({ finish: 'bare' }) },
+      ],
+    };
+  }
+  if (kind === 'size') {
+    const sized = (factor: number) =>
+      withPart({
+        faces: part.faces.map((face) => ({ ...face, longMm: bounded(face.longMm * factor), shortMm: bounded(face.shortMm * factor) })),
+      });
+    const longest = Math.max(...part.faces.map((face) => face.longMm));
+    return {
+      question: `Is ${part.name.toLowerCase()} about ${Math.round(longest)} mm on its longest face?`,
+      answers: [
+        { label: 'Smaller', piece: sized(0.75) },
+        { label: 'About so', piece: settled },
+        { label: 'Larger', piece: sized(1.3) },
+      ],
+    };
+  }
+  return null;
+}
+
+/** Within what a face may measure. */
+function bounded(mm: number): number {
+  return Math.min(5000, Math.max(0.1, Math.round(mm * 10) / 10));
+}
+
+const ALTERNATIVES: Partial<Record<Material, readonly { label: string; material: Material }[]>> = {
+  abs: [
+    { label: 'Hard and tough', material: 'abs' },
+    { label: 'Brittle, a kit', material: 'polystyrene' },
+    { label: 'Waxy, floats', material: 'pp' },
+  ],
+};
+const METALLIC_ALTERNATIVES = [
+  { label: 'Magnet sticks', material: 'steel' as const },
+  { label: 'No, and heavy', material: 'zinc' as const },
+  { label: 'No, and light', material: 'aluminium' as const },
+];
+
+function materialQuestion(part: Part, withPart: (change: Partial<Part>) => Piece): Pick<SharpenQuestion, 'question' | 'answers'> {
+  const options = ALTERNATIVES[part.material] ?? METALLIC_ALTERNATIVES;
+  const name = part.name.toLowerCase();
+  const question =
+    part.material === 'unknown'
+      ? `What is ${name} made of? Try a magnet.`
+      : `Is ${name} ${plain(part.material)}? ${options === METALLIC_ALTERNATIVES ? 'Try a magnet.' : 'Look at a hidden edge.'}`;
+  return { question, answers: options.map(({ label, material }) => ({ label, piece: withPart({ material }) })) };
+}

@@ -1,0 +1,24 @@
+import type { OrderAnswer } from '#core/masking/index';
+import type { PiecePlan, Plan } from './plan.ts';
+import type { JointOfPart } from './step.ts';
+import type { StripChoice } from './stripSteps.ts';
+
+/** The plan as plain data, without the gap functions: what a worker can hand to a screen. */
+export type PieceView = Omit<PiecePlan, 'steps'> & {
+  readonly joints: readonly JointOfPart[];
+  readonly strips: Readonly<Record<string, StripChoice>>;
+  readonly masking: Readonly<Record<string, OrderAnswer>>;
+};
+export type PlanView = Omit<Plan, 'pieces'> & { readonly pieces: readonly PieceView[] };
+
+export function planView(plan: Plan): PlanView {
+  return {
+    ...plan,
+    pieces: plan.pieces.map(({ steps, ...piece }) => ({
+      ...piece,
+      joints: steps.joints,
+      strips: Object.fromEntries(steps.strips),
+      masking: Object.fromEntries(steps.masking),
+    })),
+  };
+}

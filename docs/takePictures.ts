@@ -1,0 +1,105 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from 'playwright-core';
+
+/** Retakes docs/screenshots from the demo at a fixed time: `npm run pictures` (after a build). */
+
+const NOW = '2026-12-01T19:10:00Z';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+type Picture = {
+  readonly name: string;
+  readonly path: string;
+  readonly size?: typeof DESK;
+  readonly dark?: boolean;
+  readonly ready?: (page: Page) => Promise<void>;
+};
+
+const PICTURES: readonly Picture[] = [
+  { name: 'tonight', path: '/' },
+  { name: 'tonight-dark', path: '/', dark: true },
+  { name: 'tonight-phone', path: '/', size: PHONE },
+  { name: 'bench-phone', path: '/bench', size: PHONE },
+  { name: 'pieces', path: '/pieces' },
+  { name: 'quick-add', path: '/pieces/new', ready: fillQuickAdd },
+  { name: 'survey', path: '/pieces/crane/survey' },
+  { name: 'strip', path: '/pieces/crane/strip' },
+  { name: 'coats', path: '/pieces/lamp/coats' },
+  { name: 'masking', path: '/pieces/tram/masking' },
+  { name: 'dates', path: '/pieces/roller/dates' },
+  { name: 'money', path: '/pieces/lamp/money' },
+  { name: 'board', path: '/board', ready: showWhy },
+  { name: 'shelf', path: '/shelf' },
+  { name: 'buying', path: '/buying' },
+  { name: 'colour', path: '/colour' },
+  { name: 'log', path: '/log' },
+  { name: 'workshop', path: '/workshop' },
+];
+
+async function fillQuickAdd(page: Page): Promise<void> {
+  await page.getByLabel('Name', { exact: true }).fill('Signal lantern');
+  await page.getByLabel('Longest side').fill('140 mm');
+  await page.getByRole('button', { name: 'sheet case' }).click();
+  await page.getByRole('button', { name: 'cream' }).click();
+  await page.getByRole('button', { name: 'green', exact: true }).click();
+  await page.getByLabel('What it will take').getByText('Evenings').waitFor();
+}
+
+async function showWhy(page: Page): Promise<void> {
+  await page
+    .getByRole('button', { name: /Coat 1 of 3, Turnstone estuary blue/ })
+    .first()
+    .focus();
+}
+
+async function withServer(demo: boolean, take: (url: string) => Promise<void>): Promise<void> {
+  const data = mkdtempSync(join(tmpdir(), 'enamelos-pictures-'));
+  const child = spawn('node', ['dist/server.js', ...(demo ? ['--demo'] : [])], {
+    env: { ...process.env, PORT: '0', ENAMELOS_DATA: data, ENAMELOS_DEMO_NOW: NOW, ENAMELOS_FAIL: 'sensor' },
+  });
+  try {
+    const url = await new Promise<string>((resolve, reject) => {
+      child.stdout.on('data', (chunk) => {
+        const ready = /ready at (\S+)/.exec(String(chunk));
+        if (ready) resolve(ready[1]);
+      });
+      child.on('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
+    });
+    await take(url);
+  } finally {
+    child.kill('SIGTERM');
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+});
+
+async function shoot(url: string, picture: Picture): Promise<void> {
+  const context = await browser.newContext({
+    viewport: picture.size ?? DESK,
+    colorScheme: picture.dark ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+    timezoneId: 'Europe/Lisbon',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  await page.clock.setFixedTime(new Date(NOW));
+  await page.goto(url + picture.path);
+  await page.getByRole('heading').first().waitFor();
+  await picture.ready?.(page);
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: new URL(`./screenshots/${picture.name}.png`, import.meta.url).pathname });
+  await context.close();
+}
+
+await withServer(true, async (url) => {
+  for (const picture of PICTURES) await shoot(url, picture);
+});
+await withServer(false, (url) => shoot(url, { name: 'first-run', path: '/' }));
+await browser.close();

@@ -1,0 +1,97 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Browser, type BrowserContext, chromium, type Page } from 'playwright-core';
+
+const root = new URL('..', import.meta.url).pathname;
+
+export type Running = {
+  readonly url: string;
+  readonly data: string;
+  stop(signal?: NodeJS.Signals): Promise<void>;
+  restart(): Promise<void>;
+  remove(): void;
+};
+
+/** Starts the built server on a folder of its own; `restart` comes back on the same port. */
+export async function startServer(demo: boolean): Promise<Running> {
+  const data = mkdtempSync(join(tmpdir(), 'enamelos-e2e-'));
+  let child: ChildProcess;
+  let port = '0';
+  const start = async () => {
+    child = spawn('node', ['dist/server.js', ...(demo ? ['--demo'] : [])], {
+      cwd: root,
+      env: { ...process.env, PORT: port, ENAMELOS_DATA: data },
+    });
+    const url = await new Promise<string>((resolve, reject) => {
+      let said = '';
+      const read = (chunk: unknown) => {
+        said += String(chunk);
+        const ready = /ready at (http:\/\/127\.0\.0\.1:\d+)/.exec(said);
+        if (ready) resolve(ready[1]);
+      };
+      child.stdout?.on('data', read);
+      child.stderr?.on('data', read);
+      child.on('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
+    });
+    port = new URL(url).port;
+    return url;
+  };
+  const url = await start();
+  return {
+    url,
+    data,
+    async stop(signal = 'SIGTERM') {
+      if (child.exitCode !== null || child.signalCode !== null) return;
+      const gone = new Promise((resolve) => child.once('exit', resolve));
+      child.kill(signal);
+      await gone;
+    },
+    async restart() {
+      await start();
+    },
+    remove: () => rmSync(data, { recursive: true, force: true }),
+  };
+}
+
+export function launchBrowser(): Promise<Browser> {
+  return chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking'],
+  });
+}
+
+export async function openPage(
+  browser: Browser,
+  url: string,
+  options: Parameters<Browser['newContext']>[0] = {},
+): Promise<{ page: Page; context: BrowserContext; errors: string[] }> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options });
+  const page = await context.newPage();
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  await page.goto(url);
+  return { page, context, errors };
+}
+
+/** Counts what a person does: each press of a button or key chord is one, each filled field one typed value. */
+export class Hand {
+  presses = 0;
+  typed = 0;
+  readonly page: Page;
+
+  constructor(page: Page) {
+    this.page = page;
+  }
+
+  async press(name: string | RegExp, role: 'button' | 'link' = 'button'): Promise<void> {
+    this.presses++;
+    await this.page.getByRole(role, { name }).first().click();
+  }
+
+  async type(label: string | RegExp, text: string): Promise<void> {
+    this.typed++;
+    await this.page.getByLabel(label).first().fill(text);
+  }
+}

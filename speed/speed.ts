@@ -1,0 +1,96 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { conditionsOf, DryingClocks, filmTimes } from '#core/drying/index';
+import { readWorkshopText } from '#core/facts/index';
+import { generatedFacts, plan } from '#core/plan/index';
+import { toMinute } from '#core/units/index';
+
+/** One table of measured figures, fixed seeds: `npm run speed` (after a build for the bytes). */
+
+type Row = { readonly what: string; readonly figure: string };
+const rows: Row[] = [];
+const median = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)];
+
+function timed(runs: number, work: () => void): number {
+  work();
+  return median(
+    Array.from({ length: runs }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    }),
+  );
+}
+
+const read = readWorkshopText(readFileSync(new URL('../demo/breakwater.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(read.problem.error);
+const now = toMinute(read.value.writtenAt);
+const conditions = conditionsOf(read.value.facts, now);
+const demo = plan({ facts: read.value.facts, now, conditions });
+const demoMs = timed(15, () => plan({ facts: read.value.facts, now, conditions }));
+rows.push({ what: 'plan of the demo, median of 15', figure: `${demoMs.toFixed(0)} ms, ${demo.steps.length} steps` });
+
+const sizes = [5, 20, 80];
+const times = sizes.map((pieces) => {
+  const facts = generatedFacts(pieces, 7, now);
+  const air = conditionsOf(facts, now);
+  const steps = plan({ facts, now, conditions: air }).steps.length;
+  const ms = timed(3, () => plan({ facts, now, conditions: air }));
+  rows.push({ what: `plan of a generated workshop of ${pieces} pieces`, figure: `${ms.toFixed(0)} ms, ${steps} steps` });
+  return ms;
+});
+rows.push({ what: 'growth exponent 5 to 80 pieces', figure: (Math.log(times[2] / times[0]) / Math.log(sizes[2] / sizes[0])).toFixed(2) });
+
+const year = {
+  room: {
+    start: now,
+    tempC: Array.from({ length: 8760 }, (_, hour) => 15 + 6 * Math.cos(hour / 3.8)),
+    rh: Array.from({ length: 8760 }, () => 55),
+    rests: '',
+    measured: false,
+  },
+};
+const filmsMs = timed(5, () => {
+  const clocks = new DryingClocks(year);
+  for (let index = 0; index < 500; index++) {
+    filmTimes(
+      {
+        family: 'alkyd-enamel',
+        placeId: 'room',
+        firstCoatEnd: now + index * 600,
+        lastCoatEnd: now + index * 600 + 20,
+        coatRatio: 1,
+        filmRatio: 1,
+      },
+      clocks,
+    );
+  }
+});
+rows.push({ what: 'a year of hourly air and 500 films', figure: `${filmsMs.toFixed(0)} ms` });
+
+/** Script of the first route, compressed: the entry, what it preloads, and Tonight. */
+function firstLoad(): string {
+  const folder = new URL('../dist/web/assets/', import.meta.url);
+  const scripts = readdirSync(folder).filter((name) => name.endsWith('.js') && !name.startsWith('plan.worker'));
+  const wanted = new Set<string>();
+  const visit = (name: string) => {
+    if (wanted.has(name)) return;
+    wanted.add(name);
+    const text = readFileSync(new URL(name, folder), 'utf8');
+    for (const [, target] of text.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) visit(target);
+  };
+  for (const name of scripts.filter((script) => /^(index|Tonight)-/.test(script))) visit(name);
+  const bytes = [...wanted].reduce((sum, name) => sum + gzipSync(readFileSync(new URL(name, folder))).length, 0);
+  const worker = readdirSync(folder).find((name) => name.startsWith('plan.worker'));
+  const workerBytes = worker ? gzipSync(readFileSync(new URL(worker, folder))).length : 0;
+  return `${Math.round(bytes / 1024)} kB in ${wanted.size} files, plan worker ${Math.round(workerBytes / 1024)} kB beside it`;
+}
+try {
+  statSync(new URL('../dist/web/assets/', import.meta.url));
+  rows.push({ what: 'first route, compressed script', figure: firstLoad() });
+} catch {
+  rows.push({ what: 'first route, compressed script', figure: 'build first: npm run build' });
+}
+
+const width = Math.max(...rows.map((row) => row.what.length));
+for (const row of rows) console.log(`${row.what.padEnd(width)}  ${row.figure}`);

@@ -1,0 +1,68 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { Toaster } from 'sonner';
+import { DryingLine } from './DryingLine.tsx';
+import { Header } from './Header.tsx';
+import { Palette } from './Palette.tsx';
+import { PlanProvider } from './PlanContext.tsx';
+import { sendWaiting } from './useFacts.ts';
+
+const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }));
+const RETRY_MS = 5000;
+
+/** Header, drying line and the destination below; the bench alone fills the screen. */
+export function Frame() {
+  const atBench = useLocation().pathname === '/bench';
+  useEffect(() => {
+    void sendWaiting();
+    const timer = setInterval(() => void sendWaiting(), RETRY_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return (
+    <>
+      <PlanProvider waiting={(state) => (state === 'not-started' ? <Suspense>{<FirstRun />}</Suspense> : <Waiting state={state} />)}>
+        {atBench ? (
+          <Outlet />
+        ) : (
+          <>
+            <Header />
+            <DryingLine />
+            <main id="main" className="mx-auto max-w-[1480px] px-6 py-5">
+              <Outlet />
+            </main>
+            <Palette />
+          </>
+        )}
+      </PlanProvider>
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          unstyled: true,
+          classNames: {
+            toast: 'sheet flex items-center gap-4 min-w-80 !py-3 text-body',
+            actionButton: 'act !min-h-9',
+            error: 'border-l-4 !border-l-ink',
+          },
+        }}
+      />
+    </>
+  );
+}
+
+function Waiting({ state }: { state: 'loading' | 'away' }) {
+  return (
+    <main className="p-10 text-lead" aria-busy={state === 'loading'}>
+      {state === 'loading' ? (
+        <p className="second">Opening the workshop …</p>
+      ) : (
+        <div className="sheet max-w-xl">
+          <h1>The workshop’s server does not answer</h1>
+          <p className="mt-3">Start it again with npm start or bin/demo. Nothing is lost: what you logged here is kept in this browser.</p>
+          <button type="button" className="act mt-5" onClick={() => location.reload()}>
+            Try again
+          </button>
+        </div>
+      )}
+    </main>
+  );
+}

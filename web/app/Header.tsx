@@ -1,0 +1,77 @@
+import { airAt } from '#core/drying/index';
+import { NavLink } from 'react-router';
+import { useNow } from './useNow.ts';
+import { usePlan } from './PlanContext.tsx';
+import { useWords } from './useWords.ts';
+import { useAppSelector } from './store.ts';
+
+export const DESTINATIONS = [
+  { to: '/', name: 'Bench', key: 'b' },
+  { to: '/pieces', name: 'Pieces', key: 'p' },
+  { to: '/board', name: 'Drying board', key: 'd' },
+  { to: '/shelf', name: 'Paint shelf', key: 's' },
+  { to: '/buying', name: 'Buying', key: 'y' },
+  { to: '/colour', name: 'Colour', key: 'c' },
+  { to: '/log', name: 'Log', key: 'l' },
+  { to: '/workshop', name: 'Workshop', key: 'w' },
+] as const;
+
+export function Header() {
+  return (
+    <header className="noprint flex h-12 items-center gap-8 border-b border-hairline bg-header px-6">
+      <a href="#main" className="sr-only focus:not-sr-only">
+        To the page
+      </a>
+      <NavLink to="/" className="flex items-baseline gap-1 text-[20px] font-[750] text-ink" aria-label="Enamelos, to the bench">
+        Enamelos <span className="inline-block size-[10px] rounded-full border-[2.5px] border-ink" aria-hidden />
+      </NavLink>
+      <nav aria-label="Destinations" className="flex h-full gap-6">
+        {DESTINATIONS.map(({ to, name }) => (
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className={({ isActive }) =>
+              `flex h-full items-center border-b-2 ${isActive ? 'border-ink font-[650] text-ink' : 'border-transparent text-second hover:text-ink'}`
+            }
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="ml-auto flex items-center gap-4">
+        <SendState />
+        <AirNow />
+      </div>
+    </header>
+  );
+}
+
+/** What the server has not heard yet. */
+function SendState() {
+  const { events, away } = useAppSelector((state) => state.outbox);
+  if (events.length === 0 || !away) return null;
+  return (
+    <span role="status" className="border border-ink px-2 text-small font-[650]">
+      kept here, {events.length} to send
+    </span>
+  );
+}
+
+function AirNow() {
+  const { conditions, workshop, facts } = usePlan();
+  const now = useNow(30_000);
+  const { temperature } = useWords();
+  const air = conditions[workshop.sprayPlaceId];
+  const place = facts.places.find((candidate) => candidate.id === workshop.sprayPlaceId);
+  if (!air || !place) return null;
+  const { airC, rh, dewMarginC } = airAt(air, now);
+  return (
+    <span className="text-small second whitespace-nowrap" title={air.rests}>
+      {place.name} <span className="figure text-text">{temperature(airC)}</span> ·{' '}
+      <span className="figure text-text">{Math.round(rh)} %</span> dew margin{' '}
+      <span className="figure text-text">{dewMarginC.toFixed(1)}°</span>
+      {!air.measured && ' (usual day)'}
+    </span>
+  );
+}

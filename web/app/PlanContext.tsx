@@ -1,0 +1,81 @@
+import { type Conditions, conditionsOf } from '#core/drying/index';
+import type { Facts, Piece, Workshop } from '#core/facts/index';
+import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { planner } from '../workers/planner.ts';
+import { useFacts } from './useFacts.ts';
+
+export type Planned = {
+  readonly facts: Facts;
+  readonly workshop: Workshop;
+  readonly demo: boolean;
+  readonly plan: PlanView;
+  readonly conditions: Conditions;
+  readonly stepById: ReadonlyMap<string, PlannedStep>;
+  readonly pieceById: ReadonlyMap<string, Piece>;
+  readonly pieceViewById: ReadonlyMap<string, PieceView>;
+  readonly stayMinutes: number | undefined;
+  readonly setStayMinutes: (minutes: number | undefined) => void;
+};
+
+const Context = createContext<Planned | null>(null);
+
+export function usePlan(): Planned {
+  const planned = useContext(Context);
+  if (!planned) throw new Error('usePlan stands outside the plan.');
+  return planned;
+}
+
+export const nowMinute = (): number => Date.now() / 60_000;
+const REPLAN_MS = 60_000;
+
+/** Keeps a plan of the newest facts: redrawn on a fact, an event or a passed minute, never more. */
+export function PlanProvider({
+  children,
+  waiting,
+}: {
+  children: ReactNode;
+  waiting: (state: 'loading' | 'away' | 'not-started') => ReactNode;
+}) {
+  const { facts, demo, loaded, failed } = useFacts();
+  const [minute, setMinute] = useState(nowMinute);
+  const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
+  const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
+  const newest = useRef(0);
+
+  useEffect(() => {
+    const timer = setInterval(() => setMinute(nowMinute()), REPLAN_MS);
+    return () => clearInterval(timer);
+  }, []);
+
+  useEffect(() => {
+    if (!facts.workshop[0]?.started) return;
+    const request = ++newest.current;
+    const now = Math.max(minute, nowMinute());
+    planner.plan(facts, now, stayMinutes).then((plan) => {
+      if (request === newest.current) setResult({ plan, facts });
+    });
+  }, [facts, minute, stayMinutes]);
+
+  const value = useMemo<Planned | null>(() => {
+    const workshop = result?.facts.workshop[0];
+    if (!result || !workshop) return null;
+    const { plan, facts: planned } = result;
+    return {
+      facts: planned,
+      workshop,
+      demo,
+      plan,
+      stayMinutes,
+      setStayMinutes,
+      conditions: conditionsOf(planned, plan.now),
+      stepById: new Map(plan.steps.map((step) => [step.id, step])),
+      pieceById: new Map(planned.pieces.map((piece) => [piece.id, piece])),
+      pieceViewById: new Map(plan.pieces.map((piece) => [piece.pieceId, piece])),
+    };
+  }, [result, demo, stayMinutes]);
+
+  if (loaded && !facts.workshop[0]?.started) return <>{waiting('not-started')}</>;
+  if (!value) return <>{waiting(failed ? 'away' : 'loading')}</>;
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}

@@ -1,0 +1,25 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Frame } from './Frame.tsx';
+
+/** Each destination is loaded when it is first opened. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    element: <Frame />,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('../screens/bench/Tonight.tsx')).Tonight }) },
+      { path: 'bench', lazy: async () => ({ Component: (await import('../screens/bench/Bench.tsx')).Bench }) },
+      { path: 'pieces', lazy: async () => ({ Component: (await import('../screens/pieces/Pieces.tsx')).Pieces }) },
+      { path: 'pieces/new', lazy: async () => ({ Component: (await import('../screens/pieces/QuickAdd.tsx')).QuickAdd }) },
+      { path: 'pieces/:pieceId', element: <Navigate to="coats" replace relative="path" /> },
+      { path: 'pieces/:pieceId/:section', lazy: async () => ({ Component: (await import('../screens/job-sheet/JobSheet.tsx')).JobSheet }) },
+      { path: 'board', lazy: async () => ({ Component: (await import('../screens/drying-board/DryingBoard.tsx')).DryingBoard }) },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
+      { path: 'buying', lazy: async () => ({ Component: (await import('../screens/buying/Buying.tsx')).Buying }) },
+      { path: 'colour', lazy: async () => ({ Component: (await import('../screens/colour/Colours.tsx')).Colours }) },
+      { path: 'log', lazy: async () => ({ Component: (await import('../screens/log/Log.tsx')).Log }) },
+      { path: 'workshop', lazy: async () => ({ Component: (await import('../screens/workshop/WorkshopPage.tsx')).WorkshopPage }) },
+      { path: '*', lazy: async () => ({ Component: (await import('./Lost.tsx')).Lost }) },
+    ],
+  },
+]);

@@ -1,0 +1,20 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { workshopApi } from '../api/workshopApi.ts';
+import { keepOutbox, outbox } from './outbox.ts';
+
+export const store = configureStore({
+  reducer: { [workshopApi.reducerPath]: workshopApi.reducer, outbox },
+  middleware: (defaults) => defaults().concat(workshopApi.middleware),
+});
+
+let kept = store.getState().outbox.events;
+store.subscribe(() => {
+  const { events } = store.getState().outbox;
+  if (events !== kept) keepOutbox(events);
+  kept = events;
+});
+
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,0 +1,21 @@
+import { clockText, dayText, durationText, formatMoney, formatQuantity, momentText } from '#core/units/index';
+import { useMemo } from 'react';
+import { usePlan } from './PlanContext.tsx';
+
+/** Moments, money and sizes in the person's own units. */
+export function useWords() {
+  const { workshop, plan } = usePlan();
+  return useMemo(() => {
+    const { timeZone, units, currency } = workshop;
+    return {
+      clock: (at: number) => clockText(at, timeZone, units.clock),
+      day: (at: number) => dayText(at, timeZone),
+      moment: (at: number) => momentText(at, plan.now, timeZone, units.clock),
+      duration: durationText,
+      money: (minor: number, about = false) => formatMoney(minor, currency, about),
+      length: (mm: number) => formatQuantity(mm, units.length),
+      volume: (ml: number) => formatQuantity(ml, units.volume),
+      temperature: (celsius: number) => formatQuantity(celsius, units.temperature),
+    };
+  }, [workshop, plan.now]);
+}

@@ -1,0 +1,22 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource/commit-mono/400.css';
+import './app/theme.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { applyTheme } from './app/theme.ts';
+import { router } from './app/router.tsx';
+import { store } from './app/store.ts';
+
+applyTheme();
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <Provider store={store}>
+        <RouterProvider router={router} />
+      </Provider>
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,262 @@
+import { hexOf } from '#core/colour/index';
+import type { LogEvent } from '#core/facts/index';
+import { FAULTS, type Sign } from '#core/faults/index';
+import { cautionsFor } from '#core/safety/index';
+import type { PlannedStep } from '#core/plan/index';
+import { toIso } from '#core/units/index';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { logEvents, newId } from '../../app/useFacts.ts';
+import { useNow } from '../../app/useNow.ts';
+import { useWords } from '../../app/useWords.ts';
+import { AfterDone, type JustDone } from './AfterDone.tsx';
+import { doneEvents } from './doneEvent.ts';
+import { keepAwake, ring } from './signals.ts';
+import { partKeyParts } from './stepKeyParts.ts';
+import { stayOf, whoText } from './stay.ts';
+import { WindowBar } from './WindowBar.tsx';
+
+type Sheet = 'wait' | 'trouble' | null;
+
+/** At the bench: one step, a huge countdown, three actions by key and button. */
+export function Bench() {
+  const { plan, stepById, pieceById, workshop } = usePlan();
+  const words = useWords();
+  const now = useNow(1000);
+  const [sheet, setSheet] = useState<Sheet>(null);
+  const [justDone, setJustDone] = useState<JustDone | null>(null);
+  const [said, setSaid] = useState('');
+  const pressed = useRef<string | null>(null);
+  const stay = stayOf(plan);
+  const steps = stay?.session.stepIds.flatMap((id) => stepById.get(id) ?? []) ?? [];
+  const step = steps[0];
+  const stepId = step?.id;
+  const piece = step && pieceById.get(step.pieceId);
+
+  useEffect(() => keepAwake(), []);
+  useEffect(() => {
+    if (pressed.current !== stepId) pressed.current = null;
+  }, [stepId]);
+
+  const opensIn = step?.placed ? step.placed.start - now : 0;
+  const ready = opensIn <= 0;
+  const title = step?.title;
+  useEffect(() => {
+    if (ready && title) ring(title);
+  }, [ready, title]);
+
+  const done = useCallback(() => {
+    // A second press of a double click meets a step already logged and does nothing.
+    if (!step || pressed.current === step.id) return;
+    pressed.current = step.id;
+    const at = Date.now() / 60_000;
+    const layerOf = (partId: string) => partKeyParts(step.keys[step.on.findIndex((on) => on.partId === partId)] ?? '').subject;
+    const events = doneEvents(step, newId, at, workshop.dryPlaceId, undefined, layerOf);
+    setJustDone({ step, events, at, layerOf });
+    void logEvents(events);
+  }, [step, workshop.dryPlaceId]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      if (event.key === '1') done();
+      else if (event.key === '2') setSheet(sheet === 'wait' ? null : 'wait');
+      else if (event.key === '3') setSheet(sheet === 'trouble' ? null : 'trouble');
+      else if (event.key === 'Escape') setSheet(null);
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [done, sheet]);
+
+  if (!stay || !step || !piece) return <BenchDone justDone={justDone} onClose={() => setJustDone(null)} />;
+
+  const log = (event: LogEvent, words: string) => {
+    setSheet(null);
+    setSaid(words);
+    void logEvents([event]);
+  };
+  const wait = (until: number, text: string) =>
+    log({ id: newId(), at: toIso(now), kind: 'wait', pieceId: step.pieceId, stepKeys: [...step.keys], until: toIso(until) }, text);
+  const trouble = (sign: Sign) =>
+    log(
+      {
+        id: newId(),
+        at: toIso(now),
+        kind: 'trouble',
+        pieceId: step.pieceId,
+        stepKeys: [...step.keys],
+        partIds: step.on.map((on) => on.partId),
+        sign,
+      },
+      'Stopped. Let it cure, then look again: it is planned.',
+    );
+  const names = step.on.map((on) => piece.parts.find((part) => part.id === on.partId)?.name ?? '');
+  const closes = step.window?.to ?? null;
+  const nextFree = plan.free.find((span) => span.from > (stay.session.freeUntil ?? now));
+
+  return (
+    <main className="flex min-h-dvh flex-col bg-[#161616] text-[#f4f4f4]" aria-label="At the bench">
+      <div className="mx-auto flex w-full max-w-[720px] flex-1 flex-col px-[18px] pt-4 pb-4">
+        <p className="flex justify-between text-small text-[#b4b4b4]">
+          <Link to="/" className="underline underline-offset-4">
+            Tonight · {steps.length} to go
+          </Link>
+          <span className="figure">{words.clock(now)}</span>
+        </p>
+        <p className="mt-5 text-lead text-[#d0d0d0]">{whoText(step, piece.name, names)}</p>
+        <h1 className="!text-[38px] !leading-[1.1] !text-[#ffffff]">
+          {step.placed?.scuff ? `Scuff, then ${step.title.toLowerCase()}` : step.title}
+        </h1>
+        {step.coat && (
+          <span aria-hidden className="mt-4 block h-[14px] border border-white/20" style={{ background: hexOf(step.coat.lab) }} />
+        )}
+        <Countdown ready={ready} opensIn={opensIn} closesIn={closes === null ? null : closes - now} />
+        <WindowBar step={step} now={now} />
+        <p className="mt-4 text-[16px] leading-relaxed text-[#e4e4e4]">
+          {step.detail ? `${step.detail[0].toUpperCase()}${step.detail.slice(1)}. ` : ''}
+          {step.missedUntil !== null &&
+            closes !== null &&
+            `Miss ${words.clock(closes)} and it waits until ${words.moment(step.missedUntil)}.`}
+        </p>
+        {cautionsFor(step.hazards)
+          .slice(0, 2)
+          .map(({ hazard, text }) => (
+            <p key={hazard} className="mt-2 border-l-2 border-white pl-3 text-[15px] text-[#e4e4e4]">
+              {text}
+            </p>
+          ))}
+        {step.stage === 'coat' && step.coat && step.coat.number > 1 && <TeachDryness step={step} now={now} onSaid={setSaid} />}
+        <p role="status" className="mt-3 min-h-6 text-[#d0d0d0]">
+          {said}
+        </p>
+        <div className="mt-auto" />
+        {justDone && <AfterDone just={justDone} onClose={() => setJustDone(null)} placeId={workshop.dryPlaceId} />}
+        {sheet === 'wait' && (
+          <Choices label="Wait until">
+            <Choice onClick={() => wait(now + 10, 'Waiting ten minutes.')}>+ 10 min</Choice>
+            <Choice onClick={() => wait(Math.min(now + 60, Math.max(now + 15, stay.session.freeUntil - 20)), 'Later tonight.')}>
+              Later tonight
+            </Choice>
+            <Choice onClick={() => wait(nextFree?.from ?? now + 1440, 'Put off to another day.')}>Another day</Choice>
+          </Choices>
+        )}
+        {sheet === 'trouble' && (
+          <Choices label="What do you see?">
+            {FAULTS.map((fault) => (
+              <Choice key={fault.sign} onClick={() => trouble(fault.sign)} hint={fault.looks}>
+                {fault.name}
+              </Choice>
+            ))}
+          </Choices>
+        )}
+      </div>
+      <div className="sticky bottom-0 border-t border-[#3d3d3d] bg-[#161616]">
+        <div className="mx-auto grid max-w-[720px] grid-cols-[2fr_1fr_1fr] gap-[10px] px-[18px] py-4">
+          <button type="button" onClick={done} className="min-h-[72px] rounded-[3px] bg-white text-[24px] font-[750] text-[#151515]">
+            Done <kbd className="figure ml-1 text-small opacity-60">1</kbd>
+          </button>
+          <button
+            type="button"
+            aria-expanded={sheet === 'wait'}
+            onClick={() => setSheet(sheet === 'wait' ? null : 'wait')}
+            className="min-h-[72px] rounded-[3px] bg-[#3a3a3a] text-lead"
+          >
+            Wait <kbd className="figure text-small opacity-60">2</kbd>
+          </button>
+          <button
+            type="button"
+            aria-expanded={sheet === 'trouble'}
+            onClick={() => setSheet(sheet === 'trouble' ? null : 'trouble')}
+            className="min-h-[72px] rounded-[3px] bg-[#3a3a3a] text-lead"
+          >
+            Trouble <kbd className="figure text-small opacity-60">3</kbd>
+          </button>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+function Countdown({ ready, opensIn, closesIn }: { ready: boolean; opensIn: number; closesIn: number | null }) {
+  const counts = !ready || (closesIn !== null && closesIn < 24 * 60);
+  const word = !ready ? 'may start in' : closesIn !== null && closesIn < 24 * 60 ? 'now, and it shuts in' : 'may be done now';
+  return (
+    <div className="mt-5">
+      <p className="text-lead text-[#d0d0d0]">{word}</p>
+      {counts && (
+        <p className="font-mono text-[84px] leading-none font-[650] tracking-tight text-white sm:text-[104px]" role="timer" aria-live="off">
+          {countdownText(ready ? (closesIn ?? 0) : opensIn)}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** 4:12 under an hour, 2 h 05 above. */
+function countdownText(minutes: number): string {
+  const seconds = Math.max(0, Math.round(minutes * 60));
+  if (seconds < 3600) return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+  return `${Math.floor(seconds / 3600)} h ${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;
+}
+
+function TeachDryness({ step, now, onSaid }: { step: PlannedStep; now: number; onSaid: (text: string) => void }) {
+  const say = (seen: 'dry' | 'tacky') => {
+    const events = step.on.flatMap((on) =>
+      on.zoneIds.map((zoneId) => ({
+        id: newId(),
+        at: toIso(now),
+        kind: 'dryness' as const,
+        pieceId: step.pieceId,
+        partId: on.partId,
+        zoneId,
+        stage: 'coat' as const,
+        seen,
+      })),
+    );
+    onSaid(seen === 'dry' ? 'Good: your finger counts more than the table.' : 'It gets more time, and the next one too.');
+    void logEvents(events);
+  };
+  return (
+    <div className="mt-4 grid grid-cols-2 gap-3">
+      <button type="button" className="min-h-14 rounded-[3px] border border-[#8a8a8a] text-lead" onClick={() => say('dry')}>
+        already dry
+      </button>
+      <button type="button" className="min-h-14 rounded-[3px] border border-[#8a8a8a] text-lead" onClick={() => say('tacky')}>
+        still tacky
+      </button>
+    </div>
+  );
+}
+
+function Choices({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <fieldset className="mt-3">
+      <legend className="mb-2 text-lead">{label}</legend>
+      <div className="grid grid-cols-3 gap-2">{children}</div>
+    </fieldset>
+  );
+}
+
+function Choice({ children, hint, onClick }: { children: string; hint?: string; onClick: () => void }) {
+  return (
+    <button type="button" onClick={onClick} className="min-h-14 rounded-[3px] border border-[#8a8a8a] px-2 py-1 text-[16px] font-[650]">
+      {children}
+      {hint && <span className="block text-small font-[400] text-[#c4c4c4]">{hint}</span>}
+    </button>
+  );
+}
+
+function BenchDone({ justDone, onClose }: { justDone: JustDone | null; onClose: () => void }) {
+  const { workshop } = usePlan();
+  return (
+    <main className="flex min-h-dvh flex-col items-center justify-center gap-6 bg-[#161616] px-6 text-center text-[#f4f4f4]">
+      <h1 className="!text-[40px] !text-white">That is all for now</h1>
+      <p className="text-lead">Clear the nozzles, lids on, tags hung. What dries, dries without you.</p>
+      {justDone && <AfterDone just={justDone} onClose={onClose} placeId={workshop.dryPlaceId} />}
+      <Link to="/" className="rounded-[3px] bg-white px-8 py-4 text-lead font-[650] text-[#151515]">
+        Back to Tonight
+      </Link>
+    </main>
+  );
+}

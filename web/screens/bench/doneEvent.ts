@@ -1,0 +1,57 @@
+import type { DoneEvent, LogEvent } from '#core/facts/index';
+import type { PlannedStep } from '#core/plan/index';
+import { toIso } from '#core/units/index';
+
+/** The event of a step done now: what was really put on, as it was. */
+export function doneEvent(step: PlannedStep, id: string, at: number, placeId: string, partIds?: readonly string[]): DoneEvent {
+  const chosen = step.on
+    .map((on, index) => ({ on, key: step.keys[index] ?? step.keys[0] }))
+    .filter(({ on }) => !partIds || partIds.includes(on.partId));
+  const pieceWide = step.keys.length === 1 && step.on.length > 1;
+  const share = chosen.length / step.on.length;
+  return {
+    id,
+    at: toIso(at),
+    kind: 'done',
+    pieceId: step.pieceId,
+    stepKeys: pieceWide ? [...step.keys] : chosen.map(({ key }) => key),
+    on: chosen.map(({ on }) => ({ partId: on.partId, zoneIds: [...on.zoneIds] })),
+    ...(step.method ? { method: step.method } : {}),
+    ...(step.grit ? { grit: step.grit } : {}),
+    ...(step.coat
+      ? {
+          coat: {
+            layerId: step.coat.layerId,
+            ...(step.coat.productId ? { productId: step.coat.productId } : {}),
+            name: step.coat.name,
+            family: step.coat.family,
+            role: step.coat.role,
+            lab: step.coat.lab,
+            hand: step.coat.hand,
+            filmUm: step.coat.filmUm,
+            placeId,
+            ml: Math.round(step.coat.ml * share * 10) / 10,
+          },
+        }
+      : {}),
+  };
+}
+
+/** One event a part where the layers differ: parts side by side each keep their own layer. */
+export function doneEvents(
+  step: PlannedStep,
+  newId: () => string,
+  at: number,
+  placeId: string,
+  partIds: readonly string[] | undefined,
+  layerOf: (partId: string) => string | undefined,
+): LogEvent[] {
+  if (!step.coat || step.on.length === 1) return [doneEvent(step, newId(), at, placeId, partIds)];
+  return step.on
+    .filter((on) => !partIds || partIds.includes(on.partId))
+    .map((on) => {
+      const event = doneEvent(step, newId(), at, placeId, [on.partId]);
+      const layerId = layerOf(on.partId);
+      return layerId && event.coat ? { ...event, coat: { ...event.coat, layerId } } : event;
+    });
+}

@@ -1,0 +1,52 @@
+import type { PlannedStep, PlanView, Session } from '#core/plan/index';
+
+/** The stay shown on Tonight: the one that is on, else the next. */
+export function stayOf(plan: PlanView): { session: Session; on: boolean } | null {
+  const session = plan.sessions[0];
+  if (!session) return null;
+  const on = plan.free.some((span) => span.from <= plan.now && plan.now < span.to && session.from < span.to && session.from >= span.from);
+  return { session, on };
+}
+
+export type StayRow = {
+  readonly id: string;
+  readonly at: number;
+  readonly title: string;
+  readonly detail: string;
+  readonly minutes: number;
+  readonly step: PlannedStep | null;
+};
+
+/** Things to have within reach, from what the steps of the stay use. */
+export function layOutText(steps: readonly PlannedStep[]): string {
+  const paints = [...new Set(steps.flatMap((step) => (step.coat ? [step.coat.name] : [])))];
+  const things = new Set<string>();
+  for (const step of steps) {
+    if (step.stage === 'mask') things.add('fine line tape 3 mm');
+    if (step.coat) {
+      things.add('tack cloth');
+      things.add('gloves');
+    }
+    if (step.grit) things.add(`P${step.grit}`);
+    if (step.method === 'gel') things.add('stripper, scraper');
+  }
+  return [...paints, ...things].join(', ') || 'gloves';
+}
+
+export function packUpText(steps: readonly PlannedStep[]): string {
+  const aerosol = steps.some((step) => step.coat?.hand === 'aerosol');
+  const airbrush = steps.some((step) => step.coat?.hand === 'airbrush');
+  return [aerosol ? 'clear nozzles upside down, lids on' : '', airbrush ? 'rinse the airbrush' : '', 'hang the tags']
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** "pegs 7, 8 · Road roller, frame" */
+export function whoText(step: PlannedStep, pieceName: string, partNames: readonly string[]): string {
+  const pegs =
+    step.pegs.length === 0 || step.stage === 'fit' || step.stage === 'teardown'
+      ? ''
+      : `${step.pegs.length > 1 ? 'pegs' : 'peg'} ${step.pegs.join(', ')} · `;
+  const parts = step.stage === 'fit' || step.stage === 'teardown' ? '' : ` ${partNames.join(' and ').toLowerCase()}`;
+  return `${pegs}${pieceName}${parts}`;
+}

@@ -1,0 +1,142 @@
+import type { PurchaseLine, ShopTotal } from '#core/buying/index';
+import { toIso } from '#core/units/index';
+import { Printer } from 'lucide-react';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { logEvents, newId } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { Why } from '../../views/Why.tsx';
+import { PaintStrip } from '../../views/paint.tsx';
+
+/** What to buy, by shop, in whole cans; marking it bought puts it on the shelf. */
+export function Buying() {
+  const { plan } = usePlan();
+  const words = useWords();
+  const over = plan.pieces.filter((piece) => piece.money.over > 0);
+  const { pieceById } = usePlan();
+  const { shops, total } = plan.purchases;
+  return (
+    <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
+      <section className="sheet !px-7" aria-labelledby="buying">
+        <div className="flex items-baseline justify-between">
+          <h1 id="buying">{shops.length === 0 ? 'Nothing to buy' : `Buy for ${words.money(total)}`}</h1>
+          {shops.length > 0 && (
+            <span className="second">
+              <Why
+                title="Not yet proven"
+                text="Whole cans, each moved to the shop that lowers goods and delivery together. A sound answer, but not yet proven the cheapest."
+                source="default"
+              >
+                not yet proven the cheapest
+              </Why>
+            </span>
+          )}
+        </div>
+        {shops.length === 0 && <p className="mt-3 text-lead">The shelf covers every planned coat.</p>}
+        {shops.map((shop) => (
+          <Shop key={shop.shopId ?? 'any'} shop={shop} />
+        ))}
+        {shops.length > 0 && (
+          <button type="button" className="act noprint mt-5" onClick={() => window.print()}>
+            <Printer size={18} aria-hidden /> Print the list
+          </button>
+        )}
+      </section>
+      <aside className="noprint space-y-5">
+        <section className="sheet" aria-label="From the shelf">
+          <h2>What the shelf covers</h2>
+          <ul className="mt-2 space-y-1">
+            {plan.needs.map((need) => (
+              <li key={need.mix} className="flex justify-between gap-3">
+                <span>{need.name}</span>
+                <span className="figure">
+                  {words.volume(Math.min(need.shelfMl, need.neededMl))} of {words.volume(need.neededMl)}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {plan.needs.length === 0 && <p className="second">No coat is planned.</p>}
+        </section>
+        {over.length > 0 && (
+          <section className="sheet" aria-label="Over budget">
+            <h2>Over budget</h2>
+            <ul className="mt-2 space-y-1">
+              {over.map((piece) => (
+                <li key={piece.pieceId} className="flex justify-between gap-3">
+                  <span>{pieceById.get(piece.pieceId)?.name}</span>
+                  <span className="figure">{words.money(piece.money.over)} over</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function Shop({ shop }: { shop: ShopTotal }) {
+  const words = useWords();
+  return (
+    <section aria-label={shop.name} className="mt-5">
+      <h2 className="border-b-2 border-ink pb-1">{shop.name}</h2>
+      <ul>
+        {shop.lines.map((line) => (
+          <Line key={line.mix} line={line} />
+        ))}
+      </ul>
+      <p className="second mt-2 text-right text-small">
+        goods {words.money(shop.goods)}
+        {shop.delivery > 0 && `, delivery ${words.money(shop.delivery)}`}
+        {shop.underMinimum > 0 && `, ${words.money(shop.underMinimum)} under its minimum order`}
+      </p>
+    </section>
+  );
+}
+
+function Line({ line }: { line: PurchaseLine }) {
+  const { plan, facts, pieceById } = usePlan();
+  const words = useWords();
+  const users = [...new Set(plan.steps.filter((step) => step.coat?.mix === line.mix).map((step) => step.pieceId))];
+  const lab = plan.steps.find((step) => step.coat?.mix === line.mix)?.coat?.lab ?? null;
+  const productId = line.productId ?? facts.products.find((product) => product.name === line.name)?.id;
+  const bought = () => {
+    if (!productId) return;
+    void logEvents([
+      {
+        id: newId(),
+        at: toIso(nowMinute()),
+        kind: 'bought',
+        productId,
+        packMl: line.packMl,
+        count: line.count,
+        paid: line.price,
+        ...(line.shopId ? { shopId: line.shopId } : {}),
+        ...(users.length === 1 ? { pieceId: users[0] } : {}),
+      },
+    ]);
+  };
+  return (
+    <li className="grid grid-cols-[14px_1fr_auto_auto] items-center gap-x-4 border-b border-hairline py-2">
+      <PaintStrip lab={lab} />
+      <span>
+        <span className="font-[650] text-ink">
+          {line.count} × {line.name}
+        </span>
+        , {words.volume(line.packMl)}
+        <span className="second block text-small">
+          for {users.map((id) => pieceById.get(id)?.name).join(', ')}
+          {line.neededBy !== null && ` · needed ${words.day(line.neededBy)}`}
+          {line.leadDays > 0 && ` · ${line.leadDays} ${line.leadDays === 1 ? 'day' : 'days'} to come`}
+        </span>
+      </span>
+      <span className="figure">{words.money(line.price, line.source === 'default')}</span>
+      {productId ? (
+        <button type="button" className="chip noprint" onClick={bought}>
+          bought
+        </button>
+      ) : (
+        <span className="second noprint text-small">enter the can when bought</span>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,78 @@
+import { coatsToHide } from '#core/coats/index';
+import { colourWord, hexOf, hidingShare } from '#core/colour/index';
+import type { Lab } from '#core/facts/index';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { Why } from '../../views/Why.tsx';
+
+const GROUNDS: readonly { readonly name: string; readonly lab: Lab }[] = [
+  { name: 'white', lab: { l: 95, a: 0, b: 1 } },
+  { name: 'grey', lab: { l: 62, a: 0, b: 0 } },
+  { name: 'black', lab: { l: 15, a: 0, b: 0 } },
+];
+
+/** The workshop's colours and how many coats each takes over the usual primers. Mixing and matching are not here yet. */
+export function Colours() {
+  const { facts } = usePlan();
+  const colours = facts.products.filter((product) => {
+    const role = facts.sheets.find((sheet) => sheet.id === product.sheetId)?.role;
+    return role === 'colour' || role === 'metallic';
+  });
+  return (
+    <section className="sheet !px-7" aria-labelledby="colour">
+      <h1 id="colour">Colour</h1>
+      <p className="second mt-1">
+        The colours you have, and how many coats hide white, grey or black primer. A screen is no colour chart: judge by a sprayed sample.
+      </p>
+      {colours.length === 0 && <p className="mt-4">Enter a can of colour on the paint shelf and it stands here.</p>}
+      <table className="mt-4 w-full">
+        <thead>
+          <tr className="second text-left text-small">
+            <th className="font-[400]">Colour</th>
+            <th className="font-[400]">Kind</th>
+            <th className="text-right font-[400]">L a b</th>
+            {GROUNDS.map((ground) => (
+              <th key={ground.name} className="w-28 text-right font-[400]">
+                over {ground.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {colours.map((product) => (
+            <tr key={product.id} className="border-t border-hairline">
+              <td className="flex items-center gap-4 py-2">
+                <span aria-hidden className="inline-block h-10 w-24 border border-black/30" style={{ background: hexOf(product.lab) }} />
+                <span className="font-[650] text-ink">{product.name}</span>
+              </td>
+              <td>{product.transparent ? 'transparent' : colourWord(product.lab)}</td>
+              <td className="figure text-right">
+                {product.lab.l.toFixed(0)} {product.lab.a.toFixed(0)} {product.lab.b.toFixed(0)}
+              </td>
+              {GROUNDS.map((ground) => {
+                const share = product.share ?? hidingShare(product.lab);
+                const { coats, contrast } = coatsToHide(ground.lab, product.lab, share);
+                return (
+                  <td key={ground.name} className="text-right">
+                    {product.transparent ? (
+                      <span className="second">shows through</span>
+                    ) : (
+                      <Why
+                        title="Coats to hide"
+                        text={`Contrast ${contrast.toFixed(2)}; each coat lets ${Math.round(share * 100)} % through; hidden at 0.02.`}
+                        source={product.share === undefined ? 'default' : 'own'}
+                      >
+                        <span className="figure">
+                          {coats} {coats === 1 ? 'coat' : 'coats'}
+                        </span>
+                      </Why>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

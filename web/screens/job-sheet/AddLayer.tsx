@@ -1,0 +1,40 @@
+import { coatsToHide } from '#core/coats/index';
+import type { Layer, Part, Product } from '#core/facts/index';
+import type { StackView } from '#core/plan/index';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { newId } from '../../app/useFacts.ts';
+import { PaintChooser } from './PaintChooser.tsx';
+
+/** A layer from the shelf in two presses: where, and which paint. Its coats come from the hiding rule. */
+export function AddLayer({ part, stack, onAdd }: { part: Part; stack: StackView; onAdd: (layer: Layer) => void }) {
+  const [covers, setCovers] = useState<string>('all');
+  const painted = part.zones.filter((zone) => zone.bare === undefined);
+  const add = (product: Product, role: string) => {
+    const ground = stack.layers.filter((layer) => layer.role !== 'clear').at(-1)?.lab;
+    const coats = role === 'clear' || !ground ? 2 : Math.min(12, Math.max(2, coatsToHide(ground, product.lab, product.share).coats));
+    onAdd({ id: newId(), productId: product.id, coats, covers: covers === 'all' ? 'all' : [covers] });
+  };
+  const where = painted.length > 1 && (
+    <fieldset className="mb-3 flex flex-wrap gap-2">
+      <legend className="mb-1 font-[650]">Where</legend>
+      {[{ id: 'all', name: 'All over' }, ...painted].map((zone) => (
+        <button key={zone.id} type="button" className="chip" aria-pressed={covers === zone.id} onClick={() => setCovers(zone.id)}>
+          {zone.name}
+        </button>
+      ))}
+    </fieldset>
+  );
+  return (
+    <PaintChooser
+      label="Add a layer"
+      above={where}
+      onChoose={add}
+      trigger={
+        <button type="button" className="act mt-3 !min-h-10">
+          <Plus size={16} aria-hidden /> Add a layer
+        </button>
+      }
+    />
+  );
+}

@@ -1,0 +1,146 @@
+import { toIso } from '#core/units/index';
+import type { PlannedStep } from '#core/plan/index';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { PaintStrip } from '../../views/paint.tsx';
+import { Why } from '../../views/Why.tsx';
+import type { SectionProps } from './JobSheet.tsx';
+
+/** Every step with its time and what holds it; the likely and the safe end. */
+export function Dates({ piece, view }: SectionProps) {
+  const { plan, facts, stepById } = usePlan();
+  const { save } = useSaving();
+  const words = useWords();
+  const steps = plan.steps.filter((step) => step.pieceId === piece.id);
+  const placed = steps.filter((step) => step.placed).sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0));
+  const days = new Map<string, PlannedStep[]>();
+  for (const step of placed) {
+    const day = words.day(step.placed?.start ?? 0);
+    days.set(day, [...(days.get(day) ?? []), step]);
+  }
+  const without = steps.filter((step) => !step.placed);
+  const moved = plan.moved.filter((move) => stepById.get(move.stepId)?.pieceId === piece.id);
+  const agree = () => {
+    const starts = {
+      ...(facts.agreed[0]?.starts ?? {}),
+      ...Object.fromEntries(placed.map((step) => [step.id, toIso(step.placed?.start ?? 0)])),
+    };
+    void save('agreed', { id: 'agreed', at: toIso(nowMinute()), starts }, 'Agreed. Later plans stay near and say what moved.');
+  };
+  return (
+    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+      <section className="sheet" aria-labelledby="dates">
+        <h2 id="dates" className="!text-title">
+          {piece.finished
+            ? 'Finished'
+            : view.likely !== null
+              ? `Likely ${words.day(view.likely)}, safe ${words.day(view.safe ?? view.likely)}`
+              : 'No end as it stands'}
+        </h2>
+        {view.late && (
+          <p className="mt-1 font-[650]">
+            The safe date is later than the day it is needed. More free hours, fewer coats or a quicker system would help.
+          </p>
+        )}
+        {[...days].map(([day, own]) => (
+          <section key={day} aria-label={day}>
+            <h3 className="mt-4 border-b-2 border-ink pb-1 font-[650] text-ink">{day}</h3>
+            <ol>
+              {own.map((step) => (
+                <li key={step.id} className="grid grid-cols-[58px_14px_1fr_auto_60px] items-baseline gap-x-3 border-b border-hairline py-2">
+                  <time className="figure">{words.clock(step.placed?.start ?? 0)}</time>
+                  <PaintStrip lab={step.coat?.lab ?? null} className="h-5 w-[8px] self-center" />
+                  <span>
+                    <span className="font-[650] text-ink">
+                      {step.placed?.scuff ? `Scuff, then ${step.title.toLowerCase()}` : step.title}
+                    </span>{' '}
+                    <span className="second text-small">
+                      {step.on.map((on) => piece.parts.find((part) => part.id === on.partId)?.name.toLowerCase()).join(', ')}
+                    </span>
+                  </span>
+                  <Why
+                    title="Why then?"
+                    text={<WhyThen step={step} before={step.placed?.hold.with ? stepById.get(step.placed.hold.with)?.title : undefined} />}
+                    source={step.source}
+                  >
+                    why then?
+                  </Why>
+                  <span className="figure text-right">{step.minutes} min</span>
+                </li>
+              ))}
+            </ol>
+          </section>
+        ))}
+        {without.length > 0 && (
+          <section aria-label="Without a date">
+            <h3 className="mt-5 border-b-2 border-ink pb-1 font-[650] text-ink">Without a date</h3>
+            <ul>
+              {without.map((step) => (
+                <li key={step.id} className="grid grid-cols-[1fr_1.3fr] gap-4 border-b border-hairline py-2">
+                  <span className="font-[650]">{step.title}</span>
+                  <span className="second">{step.unplacedWhy}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </section>
+      <aside className="space-y-5">
+        {placed.length > 0 && (
+          <section className="sheet" aria-label="Agree">
+            <h2>These dates</h2>
+            <p className="mt-2">
+              {view.sessions} sessions, {words.duration(view.attendedMinutes)} at the bench. Likely is the middle of 500 runs with slower
+              films and one failed coat in twelve; safe is the date that nine in ten keep.
+            </p>
+            {moved.length > 0 && (
+              <ul className="mt-3 space-y-2 border-t border-hairline pt-2">
+                {moved.slice(0, 4).map((move) => (
+                  <li key={move.stepId}>
+                    <strong>{stepById.get(move.stepId)?.title}</strong> moved from {words.moment(move.from)} to {words.moment(move.to)}:{' '}
+                    {move.why}.
+                  </li>
+                ))}
+              </ul>
+            )}
+            <button type="button" className="act mt-3" onClick={agree}>
+              Agree these dates
+            </button>
+          </section>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function WhyThen({ step, before }: { step: PlannedStep; before?: string }) {
+  const words = useWords();
+  const { placed, window } = step;
+  if (!placed) return null;
+  return (
+    <>
+      <p>
+        Held by {HOLDS[placed.hold.by]}: {placed.hold.text}
+        {before ? `, after “${before}”` : ''}.
+      </p>
+      {window && (window.to !== null || window.from > 0) && (
+        <p className="mt-1">
+          It may start from {words.moment(window.from || placed.start)}
+          {window.to !== null ? ` until ${words.moment(window.to)}` : ''}.
+        </p>
+      )}
+      {step.because && <p className="mt-1">{step.because}</p>}
+    </>
+  );
+}
+
+const HOLDS = {
+  window: 'its window',
+  person: 'you',
+  calendar: 'your free hours',
+  resource: 'the booth',
+  conditions: 'the air',
+  notBefore: 'a date',
+  nothing: 'nothing',
+} as const;

@@ -1,0 +1,120 @@
+import { type ComponentType, useState } from 'react';
+import { Link, NavLink, useParams } from 'react-router';
+import { plain, type Piece } from '#core/facts/index';
+import type { PieceView } from '#core/plan/index';
+import { Lost } from '../../app/Lost.tsx';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { Portrait } from '../../views/Portrait.tsx';
+import { Coats } from './Coats.tsx';
+import { Dates } from './Dates.tsx';
+import { Finish } from './Finish.tsx';
+import { Masking } from './Masking.tsx';
+import { Money } from './Money.tsx';
+import { RecordSection } from './RecordSection.tsx';
+import { Strip } from './Strip.tsx';
+import { Survey } from './Survey.tsx';
+import { sectionStates } from './sectionStates.ts';
+
+export type SectionProps = { readonly piece: Piece; readonly view: PieceView };
+
+const SECTIONS: readonly { readonly key: string; readonly name: string; readonly Section: ComponentType<SectionProps> }[] = [
+  { key: 'survey', name: 'Survey', Section: Survey },
+  { key: 'strip', name: 'Strip and prep', Section: Strip },
+  { key: 'coats', name: 'Coats', Section: Coats },
+  { key: 'masking', name: 'Masking', Section: Masking },
+  { key: 'finish', name: 'Finish and fit', Section: Finish },
+  { key: 'dates', name: 'Dates', Section: Dates },
+  { key: 'money', name: 'Money', Section: Money },
+  { key: 'record', name: 'Record', Section: RecordSection },
+];
+
+/** One piece on one page in order of work; each section has its address, its state and its next decision. */
+export function JobSheet() {
+  const { pieceId = '', section = 'coats' } = useParams();
+  const { pieceById, pieceViewById, plan, facts } = usePlan();
+  const words = useWords();
+  const piece = pieceById.get(pieceId);
+  const view = pieceViewById.get(pieceId);
+  const current = SECTIONS.find((candidate) => candidate.key === section);
+  if (!piece || !view || !current) return <Lost />;
+  const states = sectionStates(piece, view, plan, facts);
+  return (
+    <div className="grid gap-5 lg:grid-cols-[200px_minmax(0,1fr)]">
+      <div>
+        <PieceName piece={piece} />
+        <p className="second mt-1 text-small leading-snug">
+          {piece.scale ? `1:${piece.scale} ` : ''}
+          {plain(piece.looksLike)}, {plain(piece.aim)}
+          <br />
+          {piece.finished
+            ? 'finished'
+            : view.likely !== null
+              ? `likely ${words.day(view.likely)}, safe ${words.day(view.safe ?? view.likely)}`
+              : 'no date as it stands'}
+          <br />
+          {words.money(view.money.total, view.money.about)}
+          {piece.budget !== undefined && ` of ${words.money(piece.budget)}`}
+        </p>
+        <Portrait
+          looksLike={piece.looksLike}
+          portrait={piece.portrait}
+          swatches={piece.swatches}
+          className="mt-2 h-[76px]"
+          title={`${piece.name}, drawn`}
+        />
+        <nav aria-label="Job sheet" className="mt-2">
+          {SECTIONS.map(({ key, name }) => (
+            <NavLink
+              key={key}
+              to={`/pieces/${piece.id}/${key}`}
+              className={({ isActive }) =>
+                `block border-l-4 py-[7px] pl-3 leading-tight ${isActive ? 'border-ink bg-sheet' : 'border-transparent hover:bg-quiet'}`
+              }
+            >
+              <span className="block font-[650] text-ink">{name}</span>
+              <span className="second block text-small">{states[key]}</span>
+            </NavLink>
+          ))}
+        </nav>
+        <Link to="/pieces" className="linklike mt-3 inline-block pl-4 text-small">
+          All pieces
+        </Link>
+      </div>
+      <current.Section piece={piece} view={view} />
+    </div>
+  );
+}
+
+/** The name, changed where it stands. */
+function PieceName({ piece }: { piece: Piece }) {
+  const { save } = useSaving();
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = () => {
+    const name = typed?.trim();
+    if (name && name !== piece.name) void save('pieces', { ...piece, name }, 'Renamed.');
+    setTyped(null);
+  };
+  if (typed === null) {
+    return (
+      <h1 className="break-words">
+        <button type="button" className="text-left hover:underline" title="Rename" onClick={() => setTyped(piece.name)}>
+          {piece.name}
+        </button>
+      </h1>
+    );
+  }
+  return (
+    <input
+      aria-label="Name of the piece"
+      className="field !text-lead"
+      maxLength={80}
+      value={typed}
+      autoFocus
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => (event.key === 'Enter' ? keep() : event.key === 'Escape' ? setTyped(null) : undefined)}
+    />
+  );
+}

@@ -1,0 +1,176 @@
+import type { Layer, Part, Product } from '#core/facts/index';
+import type { StackView } from '#core/plan/index';
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
+import { toast } from 'sonner';
+import { Why } from '../../views/Why.tsx';
+import { PaintStrip } from '../../views/paint.tsx';
+import { PaintChooser } from './PaintChooser.tsx';
+
+/** The layers from top to bottom: drag to swap, more or fewer coats, flat after, take out. Laid film cannot be moved. */
+export function LayerList({
+  part,
+  stack,
+  laidIds,
+  onChange,
+  onChoose,
+}: {
+  part: Part;
+  stack: StackView;
+  laidIds: ReadonlySet<string>;
+  onChange: (layers: Layer[], said: string) => void;
+  onChoose: (id: string) => void;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const topDown = [...part.layers].reverse();
+  const move = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const from = topDown.findIndex((layer) => layer.id === active.id);
+    const to = topDown.findIndex((layer) => layer.id === over.id);
+    const moved = arrayMove(topDown, from, to).reverse();
+    const firstFree = moved.findIndex((layer) => !laidIds.has(layer.id));
+    if (firstFree >= 0 && moved.slice(firstFree).some((layer) => laidIds.has(layer.id)))
+      return void toast('What is laid stays below: nothing can go under it any more.');
+    onChange(moved, 'Swapped.');
+  };
+  const change = (layer: Layer, fields: Partial<Layer>, said: string) =>
+    onChange(
+      part.layers.map((own) => (own.id === layer.id ? { ...own, ...fields } : own)),
+      said,
+    );
+  if (part.layers.length === 0) return null;
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move}>
+      <SortableContext items={topDown.map((layer) => layer.id)} strategy={verticalListSortingStrategy}>
+        <ul className="mt-2 border-t border-hairline" aria-label="Layers, top first">
+          {topDown.map((layer) => (
+            <LayerRow
+              key={layer.id}
+              layer={layer}
+              view={stack.layers.find((own) => own.layerId === layer.id)}
+              laid={laidIds.has(layer.id)}
+              onChoose={() => onChoose(layer.id)}
+              onCoats={(coats) => change(layer, { coats }, `${coats} ${coats === 1 ? 'coat' : 'coats'}.`)}
+              onPaint={(product) => change(layer, { productId: product.id, wanted: undefined }, `${product.name} instead.`)}
+              onFlat={() =>
+                change(layer, { flatAfter: layer.flatAfter ? undefined : 800 }, layer.flatAfter ? 'Not flatted.' : 'Flatted with P800.')
+              }
+              onRemove={() =>
+                onChange(
+                  part.layers.filter((own) => own.id !== layer.id),
+                  'Layer taken out.',
+                )
+              }
+            />
+          ))}
+        </ul>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+type RowProps = {
+  layer: Layer;
+  view: StackView['layers'][number] | undefined;
+  laid: boolean;
+  onChoose: () => void;
+  onCoats: (coats: number) => void;
+  onFlat: () => void;
+  onRemove: () => void;
+  onPaint: (product: Product) => void;
+};
+
+function LayerRow({ layer, view, laid, onChoose, onCoats, onFlat, onRemove, onPaint }: RowProps) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: layer.id, disabled: laid });
+  const name = view?.name ?? 'layer';
+  const least = view?.laidCoats ?? 1;
+  const short = view?.coatsToHide != null && view.coatsToHide > layer.coats;
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className="grid grid-cols-[30px_22px_1fr_auto_auto_auto] items-center gap-x-3 border-b border-hairline bg-sheet py-1"
+    >
+      <button
+        type="button"
+        className="grid h-10 place-items-center disabled:opacity-30"
+        aria-label={`Move ${name}`}
+        disabled={laid}
+        {...attributes}
+        {...listeners}
+      >
+        <GripVertical size={17} aria-hidden />
+      </button>
+      {laid ? (
+        <PaintStrip lab={view?.lab ?? null} className="h-7 w-[14px]" />
+      ) : (
+        <PaintChooser
+          label={`Another paint for ${name}`}
+          onChoose={onPaint}
+          trigger={
+            <button type="button" className="grid h-9 place-items-center" aria-label={`Another paint for ${name}`} title="Another paint">
+              <PaintStrip lab={view?.lab ?? null} className="h-7 w-[14px]" />
+            </button>
+          }
+        />
+      )}
+      <span className="flex min-w-0 items-baseline">
+        <button type="button" className="truncate text-left font-[650] text-ink" onClick={onChoose}>
+          {name}
+        </button>
+        {view?.coatsToHide != null && (
+          <span className="second ml-2 shrink-0 text-small">
+            <Why
+              title="Coats to hide"
+              text={`Over ${view.groundName} it takes ${view.coatsToHide} coats until at most 2 % of the contrast shows.`}
+              source="default"
+            >
+              hides in {view.coatsToHide}
+            </Why>
+            {short && <strong className="ml-1 text-ink">ground will show</strong>}
+          </span>
+        )}
+      </span>
+      <span className="flex items-center">
+        <button
+          type="button"
+          className="grid size-9 place-items-center disabled:opacity-30"
+          aria-label={`Fewer coats of ${name}`}
+          disabled={layer.coats <= Math.max(1, least)}
+          onClick={() => onCoats(layer.coats - 1)}
+        >
+          <Minus size={15} aria-hidden />
+        </button>
+        <span className="figure w-[62px] text-center">
+          {layer.coats} {layer.coats === 1 ? 'coat' : 'coats'}
+        </span>
+        <button
+          type="button"
+          className="grid size-9 place-items-center disabled:opacity-30"
+          aria-label={`More coats of ${name}`}
+          disabled={layer.coats >= 12}
+          onClick={() => onCoats(layer.coats + 1)}
+        >
+          <Plus size={15} aria-hidden />
+        </button>
+      </span>
+      <button type="button" className="chip !min-h-8 text-small" aria-pressed={layer.flatAfter !== undefined} onClick={onFlat}>
+        flat after
+      </button>
+      <button
+        type="button"
+        className="grid size-9 place-items-center disabled:opacity-30"
+        aria-label={`Take out ${name}`}
+        disabled={laid}
+        onClick={onRemove}
+      >
+        <Trash2 size={15} aria-hidden />
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,116 @@
+import { parseNumber } from '#core/units/index';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { BudgetBar } from '../../views/BudgetBar.tsx';
+import { Why } from '../../views/Why.tsx';
+import type { SectionProps } from './JobSheet.tsx';
+
+/** Bought, planned, used; what the shelf covers and what must still be bought for this piece. */
+export function Money({ piece, view }: SectionProps) {
+  const { plan, workshop } = usePlan();
+  const { save } = useSaving();
+  const words = useWords();
+  const [typed, setTyped] = useState('');
+  const { money } = view;
+  const mixes = new Set(plan.steps.flatMap((step) => (step.pieceId === piece.id && step.coat ? [step.coat.mix] : [])));
+  const needs = plan.needs.filter((need) => mixes.has(need.mix));
+  const setBudget = () => {
+    const amount = parseNumber(typed);
+    if (amount === null || amount < 0 || amount > 1_000_000) return void toast.error('A budget is a sum of money, such as 45 or 45,50.');
+    setTyped('');
+    void save('pieces', { ...piece, budget: Math.round(amount * 100) }, 'Budget set.');
+  };
+  return (
+    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+      <section className="sheet" aria-labelledby="money">
+        <h2 id="money" className="!text-title">
+          {words.money(money.total, money.about)}
+          {piece.budget !== undefined && <span className="second ml-3 text-body font-[400]">of {words.money(piece.budget)}</span>}
+        </h2>
+        {money.over > 0 && (
+          <p className="mt-1 font-[650]">
+            {words.money(money.over)} over the budget. A cheaper system, fewer coats or paint from the shelf would bring it down.
+          </p>
+        )}
+        <div className="mt-4">
+          <BudgetBar money={money} />
+        </div>
+        <dl className="mt-4 grid max-w-md grid-cols-[1fr_auto] gap-y-1">
+          <dt>Bought for it, parcels too</dt>
+          <dd className="figure text-right">{words.money(money.committed)}</dd>
+          <dt>
+            <Why
+              title="Planned"
+              text="Its share, by millilitres, of the cans still to be bought, with delivery. Greedy answer, not yet proven the cheapest."
+              source={money.about ? 'default' : 'label'}
+            >
+              To buy, its share
+            </Why>
+          </dt>
+          <dd className="figure text-right">{words.money(money.planned, money.about)}</dd>
+          <dt>
+            <Why title="Consumables" text="Sheets by area and grit, tape by the metre, stripper by area, wipes." source="default">
+              Sheets, tape, stripper
+            </Why>
+          </dt>
+          <dd className="figure text-right">{words.money(money.consumables, true)}</dd>
+          <dt className="second">Sprayed on it so far, out of cans you had</dt>
+          <dd className="figure text-right">{words.money(money.used)}</dd>
+        </dl>
+        <h3 className="mt-5 font-[650] text-ink">Paint</h3>
+        <table className="mt-1 w-full">
+          <thead>
+            <tr className="second text-left text-small">
+              <th className="py-1 font-[400]">Paint</th>
+              <th className="text-right font-[400]">All pieces need</th>
+              <th className="text-right font-[400]">On the shelf</th>
+              <th className="text-right font-[400]">To buy</th>
+            </tr>
+          </thead>
+          <tbody>
+            {needs.map((need) => (
+              <tr key={need.mix} className="border-t border-hairline">
+                <td className="py-2">{need.name}</td>
+                <td className="figure text-right">{words.volume(need.neededMl)}</td>
+                <td className="figure text-right">{words.volume(need.shelfMl)}</td>
+                <td className="figure text-right">{need.missingMl > 0 ? words.volume(need.missingMl) : 'covered'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {needs.length === 0 && <p className="second">No coat is left to lay.</p>}
+        <Link to="/buying" className="linklike mt-4 inline-block">
+          What to buy where
+        </Link>
+      </section>
+      <aside className="sheet">
+        <h2>Budget</h2>
+        <form
+          className="mt-2 flex items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            setBudget();
+          }}
+        >
+          <label className="flex-1">
+            <span className="second mb-1 block">In {workshop.currency}</span>
+            <input
+              className="field font-mono"
+              inputMode="decimal"
+              value={typed}
+              placeholder={piece.budget !== undefined ? (piece.budget / 100).toFixed(2) : ''}
+              onChange={(event) => setTyped(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="act !min-h-10">
+            Set
+          </button>
+        </form>
+      </aside>
+    </div>
+  );
+}

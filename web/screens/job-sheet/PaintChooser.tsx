@@ -1,0 +1,68 @@
+import type { Product } from '#core/facts/index';
+import { plain } from '#core/facts/index';
+import { Popover } from 'radix-ui';
+import { type ReactElement, type ReactNode, useState } from 'react';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { PaintStrip } from '../../views/paint.tsx';
+
+/** A list of the paints that are known, opened from any button; the ones with a can first. */
+export function PaintChooser({
+  trigger,
+  label,
+  above,
+  onChoose,
+}: {
+  trigger: ReactElement;
+  label: string;
+  above?: ReactNode;
+  onChoose: (product: Product, role: string) => void;
+}) {
+  const { facts } = usePlan();
+  const [open, setOpen] = useState(false);
+  const owned = new Set(facts.cans.map((can) => can.productId));
+  const products = [...facts.products].sort((a, b) => Number(owned.has(b.id)) - Number(owned.has(a.id)) || a.name.localeCompare(b.name));
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger asChild>{trigger}</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          align="start"
+          collisionPadding={12}
+          className="sheet z-50 max-h-[440px] w-[420px] overflow-auto !border-ink !p-4"
+          aria-label={label}
+        >
+          {above}
+          <p className="font-[650]">Which paint</p>
+          <ul>
+            {products.map((product) => {
+              const sheet = facts.sheets.find((candidate) => candidate.id === product.sheetId);
+              return (
+                <li key={product.id}>
+                  <button
+                    type="button"
+                    className="flex min-h-10 w-full items-center gap-3 px-1 text-left hover:bg-quiet"
+                    onClick={() => {
+                      onChoose(product, sheet?.role ?? 'colour');
+                      setOpen(false);
+                    }}
+                  >
+                    <PaintStrip lab={product.lab} className="h-6 w-[10px]" />
+                    <span>
+                      {product.name}{' '}
+                      <span className="second text-small">
+                        {sheet ? plain(sheet.family) : ''}
+                        {owned.has(product.id) ? ', on the shelf' : ''}
+                      </span>
+                    </span>
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+          <p className="second mt-2 text-small">Another paint? Enter its can on the paint shelf first.</p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,64 @@
+import { type LogEvent, plain } from '#core/facts/index';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+
+const STAGES: Record<string, string> = {
+  teardown: 'Taken apart',
+  wash: 'Washed',
+  'test-patch': 'Test patch set',
+  strip: 'Stripped',
+  'strip-on': 'Stripper on',
+  'strip-off': 'Old paint off',
+  prep: 'Sanded',
+  clean: 'Cleaned and wiped',
+  mask: 'Masked',
+  unmask: 'Tape off',
+  flat: 'Flatted',
+  look: 'Looked at',
+  fit: 'Fitted together',
+};
+
+/** An event in plain words: what, and to what. */
+export function useEventText(): (event: LogEvent) => { what: string; who: string } {
+  const { pieceById, facts } = usePlan();
+  const words = useWords();
+  return (event) => {
+    const piece = 'pieceId' in event && event.pieceId ? pieceById.get(event.pieceId) : undefined;
+    const parts = (ids: readonly string[]) =>
+      ids
+        .map((id) => piece?.parts.find((part) => part.id === id)?.name.toLowerCase() ?? '')
+        .filter(Boolean)
+        .join(', ');
+    const name = piece?.name ?? '';
+    switch (event.kind) {
+      case 'done': {
+        const [, , stage] = event.stepKeys[0].split('.');
+        const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGES[stage] ?? 'Done');
+        const wide = event.on.length === (piece?.parts.length ?? 0);
+        return {
+          what: coat,
+          who: `${name}${wide ? '' : `, ${parts(event.on.map((on) => on.partId))}`}${event.recalled ? ' (recalled)' : ''}`,
+        };
+      }
+      case 'dryness':
+        return { what: event.seen === 'dry' ? 'Already dry' : 'Still tacky', who: `${name}, ${parts([event.partId])}` };
+      case 'wait':
+        return { what: `Put off until ${words.moment(Date.parse(event.until) / 60_000)}`, who: name };
+      case 'trouble':
+        return { what: `Trouble: ${plain(event.sign).replace('-', ' ')}`, who: `${name}, ${parts(event.partIds)}` };
+      case 'bought': {
+        const product = facts.products.find((candidate) => candidate.id === event.productId);
+        return { what: `Bought ${event.count} × ${product?.name ?? 'paint'}`, who: words.money(event.paid) };
+      }
+      case 'weighed':
+        return {
+          what: `Weighed: ${words.volume(event.leftMl)} left`,
+          who: facts.products.find((product) => product.id === facts.cans.find((can) => can.id === event.canId)?.productId)?.name ?? '',
+        };
+      case 'note':
+        return { what: event.text, who: name };
+      case 'undo':
+        return { what: 'Taken back', who: '' };
+    }
+  };
+}

@@ -1,0 +1,114 @@
+import type { Piece } from '#core/facts/index';
+import { plain } from '#core/facts/index';
+import { Copy, Plus, Trash2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { newId, useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { BudgetBar } from '../../views/BudgetBar.tsx';
+import { Portrait } from '../../views/Portrait.tsx';
+import { duplicated } from './duplicated.ts';
+
+/** All pieces in hand, each with its next step, its end and its price. */
+export function Pieces() {
+  const { facts } = usePlan();
+  const inHand = facts.pieces.filter((piece) => !piece.finished);
+  const finished = facts.pieces.filter((piece) => piece.finished);
+  return (
+    <>
+      <div className="flex items-center justify-between">
+        <div className="flex items-baseline gap-4">
+          <h1>Pieces</h1>
+          <span className="second">
+            {inHand.length} in hand, {finished.length} finished
+          </span>
+        </div>
+        <Link to="/pieces/new" className="act" data-first="true">
+          <Plus size={18} aria-hidden /> Add a piece
+        </Link>
+      </div>
+      {facts.pieces.length === 0 && (
+        <section className="sheet mt-5 max-w-2xl">
+          <h2>Nothing in hand yet</h2>
+          <p className="mt-2">
+            Say what the piece looks like and how long it is. A whole plan stands at once, every guess marked, and you correct what matters.
+          </p>
+        </section>
+      )}
+      <ul className="mt-4 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+        {[...inHand, ...finished].map((piece) => (
+          <PieceCard key={piece.id} piece={piece} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function PieceCard({ piece }: { piece: Piece }) {
+  const { pieceViewById, stepById, facts } = usePlan();
+  const { save, remove } = useSaving();
+  const words = useWords();
+  const view = pieceViewById.get(piece.id);
+  const next = view?.nextStepId ? stepById.get(view.nextStepId) : undefined;
+  const copy = () =>
+    void save(
+      'pieces',
+      duplicated(
+        piece,
+        newId,
+        facts.pieces.flatMap((own) => own.parts.flatMap((part) => part.pegs)),
+      ),
+      `${piece.name} duplicated.`,
+    );
+  return (
+    <li className="sheet flex flex-col !p-0">
+      <Link to={`/pieces/${piece.id}/coats`} className="flex gap-4 p-4 hover:bg-quiet">
+        <Portrait looksLike={piece.looksLike} portrait={piece.portrait} swatches={piece.swatches} className="h-[72px] w-[116px] shrink-0" />
+        <span className="min-w-0">
+          <span className="block truncate text-lead font-[650] text-ink">{piece.name}</span>
+          <span className="second block text-small">
+            {plain(piece.looksLike)}, {words.length(piece.longestMm)}
+            {piece.scale ? `, 1:${piece.scale}` : ''} · {plain(piece.aim)}
+          </span>
+          <span className="mt-1 block">
+            {piece.finished ? (
+              'Finished'
+            ) : view?.stopped ? (
+              <strong>Stopped: a coat would not sit</strong>
+            ) : view?.likely != null ? (
+              <>
+                likely {words.day(view.likely)}, safe {words.day(view.safe ?? view.likely)}
+              </>
+            ) : (
+              'No date yet'
+            )}
+          </span>
+        </span>
+      </Link>
+      <div className="mt-auto border-t border-hairline px-4 pt-3 pb-2">
+        {!piece.finished && (
+          <p className="mb-2 truncate">
+            <span className="second">Next </span>
+            {next?.placed ? `${next.title}, ${words.moment(next.placed.start)}` : 'nothing that has a date'}
+          </p>
+        )}
+        {view && <BudgetBar money={view.money} />}
+        <p className="mt-1 flex justify-end gap-1">
+          {piece.guesses.length > 0 && <span className="second mr-auto self-center text-small">{piece.guesses.length} guesses open</span>}
+          <button type="button" className="p-2" aria-label={`Duplicate ${piece.name}`} title="Duplicate" onClick={copy}>
+            <Copy size={17} aria-hidden />
+          </button>
+          <button
+            type="button"
+            className="p-2"
+            aria-label={`Remove ${piece.name}`}
+            title="Remove"
+            onClick={() => void remove('pieces', piece.id, `${piece.name} removed.`)}
+          >
+            <Trash2 size={17} aria-hidden />
+          </button>
+        </p>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,149 @@
+import { shelfCans, type ShelfCan } from '#core/buying/index';
+import { hexOf } from '#core/colour/index';
+import { plain, type Product } from '#core/facts/index';
+import { parseQuantity, toIso } from '#core/units/index';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { logEvents, newId } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { AddCan } from './AddCan.tsx';
+
+/** What stands on the shelf, how full, and what it is. */
+export function Shelf() {
+  const { facts, plan } = usePlan();
+  const cans = shelfCans(facts);
+  const withCans = facts.products.filter((product) => cans.some((can) => can.productId === product.id));
+  const others = facts.products.filter((product) => !withCans.includes(product));
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <div className="flex items-baseline gap-4">
+          <h1>Paint shelf</h1>
+          <span className="second">
+            {cans.length} {cans.length === 1 ? 'can' : 'cans'}, {withCans.length} paints
+          </span>
+        </div>
+        <AddCan />
+      </div>
+      {cans.length === 0 && (
+        <section className="sheet mt-4 max-w-2xl">
+          <h2>No cans yet</h2>
+          <p className="mt-2">
+            Enter a can in three presses and its volume: what it is for, what it is thinned or cleaned with, and its colour. Plans then use
+            it first and buy only what is missing.
+          </p>
+        </section>
+      )}
+      <ul className="mt-4 grid gap-4 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
+        {withCans.map((product) => (
+          <ProductCard
+            key={product.id}
+            product={product}
+            cans={cans.filter((can) => can.productId === product.id)}
+            need={plan.needs.find((need) => need.mix === product.id)}
+          />
+        ))}
+      </ul>
+      {others.length > 0 && (
+        <details className="sheet mt-5">
+          <summary className="cursor-pointer font-[650] text-ink">Known paints without a can: {others.length}</summary>
+          <ul className="mt-3 grid gap-x-8 gap-y-1 sm:grid-cols-2 lg:grid-cols-3">
+            {others.map((product) => (
+              <li key={product.id} className="flex items-center gap-2">
+                <span aria-hidden className="inline-block size-4 border border-black/30" style={{ background: hexOf(product.lab) }} />
+                {product.name}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+function ProductCard({
+  product,
+  cans,
+  need,
+}: {
+  product: Product;
+  cans: readonly ShelfCan[];
+  need: { neededMl: number; shelfMl: number; missingMl: number } | undefined;
+}) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const sheet = facts.sheets.find((candidate) => candidate.id === product.sheetId);
+  return (
+    <li className="sheet !p-4">
+      <p className="leading-snug font-[650] text-ink">{product.name}</p>
+      <p className="second text-small">
+        {sheet ? plain(sheet.family) : ''}, {sheet?.hand}
+      </p>
+      <div className="mt-3 flex items-end gap-4">
+        {cans.map((can) => (
+          <CanDrawing key={can.id} can={can} colour={hexOf(product.lab)} />
+        ))}
+      </div>
+      {need && need.neededMl > 0.5 && (
+        <p className="mt-3 border-t border-hairline pt-2 text-small">
+          Plans take {words.volume(need.neededMl)}:{' '}
+          {need.missingMl > 0.05 ? <strong>{words.volume(need.missingMl)} short</strong> : 'enough here'}
+        </p>
+      )}
+    </li>
+  );
+}
+
+function CanDrawing({ can, colour }: { can: ShelfCan; colour: string }) {
+  const words = useWords();
+  const [weighing, setWeighing] = useState(false);
+  const [typed, setTyped] = useState('');
+  const full = Math.min(1, can.leftMl / can.packMl);
+  const weigh = () => {
+    const left = parseQuantity(typed, 'volume', 'mL');
+    if (!left.ok) return void toast.error(left.mend);
+    if (left.value < 0 || left.value > can.packMl)
+      return void toast.error(`Between 0 and ${words.volume(can.packMl)}: that is what the can holds.`);
+    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'weighed', canId: can.id, leftMl: left.value }]);
+    setWeighing(false);
+    setTyped('');
+  };
+  return (
+    <div className="text-center">
+      <svg width="44" height="78" viewBox="0 0 44 78" aria-hidden="true" className="mx-auto">
+        <rect x="15" y="1" width="14" height="9" fill="#dcdcdc" stroke="#555555" />
+        <rect x="2" y="10" width="40" height="67" rx="3" fill="#f4f4f4" stroke="#555555" />
+        <rect x="3" y={11 + 65 * (1 - full)} width="38" height={65 * full} fill={colour} />
+      </svg>
+      <span className="figure mt-1 block">{words.volume(can.leftMl)}</span>
+      <span className="second block text-small">
+        of {words.volume(can.packMl)}, {can.source === 'own' ? 'weighed' : 'reckoned'}
+      </span>
+      {weighing ? (
+        <form
+          className="mt-1 flex gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            weigh();
+          }}
+        >
+          <input
+            aria-label="What is left, in mL"
+            className="field !min-h-9 !w-20 !px-2 font-mono"
+            autoFocus
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          <button type="submit" className="chip">
+            OK
+          </button>
+        </form>
+      ) : (
+        <button type="button" className="linklike min-h-9 text-small" onClick={() => setWeighing(true)}>
+          weigh it
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,91 @@
+import { airAt, airVerdict, sprayRange } from '#core/drying/index';
+import { localMoment } from '#core/units/index';
+import { useMemo } from 'react';
+import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+
+const HOURS = 60;
+
+/** Temperature, humidity and the hours a lacquer may be sprayed, over the next days at the spray place. */
+export function AirChart() {
+  const { conditions, workshop, plan } = usePlan();
+  const words = useWords();
+  const air = conditions[workshop.sprayPlaceId];
+  const { points, damp } = useMemo(() => {
+    const range = sprayRange('evaporation', 'acrylic-lacquer');
+    const series = Array.from({ length: HOURS }, (_, hour) => {
+      const at = plan.now + hour * 60;
+      const now = airAt(air, at);
+      return {
+        at,
+        airC: round(now.airC),
+        rh: round(now.rh),
+        margin: round(now.dewMarginC),
+        stop: airVerdict(now, range).verdict === 'stop',
+      };
+    });
+    const stretches: { from: number; to: number }[] = [];
+    for (const point of series) {
+      if (!point.stop) continue;
+      const last = stretches.at(-1);
+      if (last && last.to === point.at) last.to = point.at + 60;
+      else stretches.push({ from: point.at, to: point.at + 60 });
+    }
+    return { points: series, damp: stretches };
+  }, [air, plan.now]);
+  const ticks = points
+    .map((point) => Math.round(point.at / 60) * 60)
+    .filter((at) => localMoment(at, workshop.timeZone).minuteOfDay % 360 === 0);
+  if (!air) return null;
+  return (
+    <figure className="mt-3">
+      <figcaption className="second text-small">
+        {air.rests} Line: temperature. Dashed: dew margin, at least 3° to spray. Pale: humidity. Shaded: hours a lacquer should not be
+        sprayed
+        {damp.length === 0 ? ', none ahead' : ''}.
+      </figcaption>
+      <div className="mt-2 h-56">
+        <ResponsiveContainer width="100%" height="100%">
+          <ComposedChart data={points} margin={{ top: 8, right: 8, bottom: 0, left: -14 }}>
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={(at: number) => words.clock(at)}
+              ticks={ticks}
+              stroke="var(--second)"
+              fontSize={13}
+            />
+            <YAxis yAxisId="c" domain={[0, 'dataMax + 4']} stroke="var(--second)" fontSize={13} unit="°" />
+            <YAxis yAxisId="rh" orientation="right" domain={[0, 100]} stroke="var(--second)" fontSize={13} unit="%" width={48} />
+            {damp.map((stretch) => (
+              <ReferenceArea key={stretch.from} yAxisId="c" x1={stretch.from} x2={stretch.to} fill="var(--hairline)" fillOpacity={0.7} />
+            ))}
+            <ReferenceLine yAxisId="c" y={3} stroke="var(--second)" strokeDasharray="2 3" />
+            <Area yAxisId="rh" dataKey="rh" stroke="var(--hairline)" fill="var(--quiet)" isAnimationActive={false} name="humidity %" />
+            <Line yAxisId="c" dataKey="airC" stroke="var(--ink)" strokeWidth={2} dot={false} isAnimationActive={false} name="air °C" />
+            <Line
+              yAxisId="c"
+              dataKey="margin"
+              stroke="var(--ink)"
+              strokeDasharray="5 4"
+              dot={false}
+              isAnimationActive={false}
+              name="dew margin °C"
+            />
+            <Tooltip
+              labelFormatter={(at) => words.moment(Number(at))}
+              contentStyle={{ background: 'var(--sheet)', border: '1px solid var(--ink)', borderRadius: 3, color: 'var(--text)' }}
+              itemStyle={{ color: 'var(--text)' }}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+      </div>
+    </figure>
+  );
+}
+
+function round(value: number): number {
+  return Math.round(value * 10) / 10;
+}

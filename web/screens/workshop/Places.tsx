@@ -1,0 +1,158 @@
+import { airAt } from '#core/drying/index';
+import { parseNumber, parseQuantity, toIso } from '#core/units/index';
+import type { Place } from '#core/facts/index';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { newId, useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+
+/** Each place with its air now, and what it is used for. A typed reading counts until the next one. */
+export function Places() {
+  const { facts, workshop } = usePlan();
+  const { save } = useSaving();
+  const use = (key: 'sprayPlaceId' | 'dryPlaceId', id: string) => void save('workshop', { ...workshop, [key]: id }, 'The plan has moved.');
+  return (
+    <ul className="mt-3">
+      {facts.places.map((place) => (
+        <li key={place.id} className="grid grid-cols-[1fr_auto] items-center gap-4 border-t border-hairline py-3">
+          <PlaceAir place={place} />
+          <span className="flex flex-wrap justify-end gap-2">
+            <button
+              type="button"
+              className="chip"
+              aria-pressed={workshop.sprayPlaceId === place.id}
+              onClick={() => use('sprayPlaceId', place.id)}
+            >
+              spray here
+            </button>
+            <button
+              type="button"
+              className="chip"
+              aria-pressed={workshop.dryPlaceId === place.id}
+              onClick={() => use('dryPlaceId', place.id)}
+            >
+              dry here
+            </button>
+          </span>
+        </li>
+      ))}
+      <li className="border-t border-hairline pt-3">
+        <AddPlace />
+      </li>
+    </ul>
+  );
+}
+
+const KINDS: readonly {
+  readonly kind: Place['kind'];
+  readonly label: string;
+  readonly air: Pick<Place, 'heated' | 'meanC' | 'swingC' | 'meanRh'>;
+}[] = [
+  { kind: 'room', label: 'room', air: { heated: true, meanC: 19, swingC: 1.5, meanRh: 52 } },
+  { kind: 'shed', label: 'shed', air: { heated: false, meanC: 15, swingC: 3, meanRh: 60 } },
+  { kind: 'balcony', label: 'balcony', air: { heated: false, meanC: 14, swingC: 5, meanRh: 62 } },
+  { kind: 'outdoors', label: 'outdoors', air: { heated: false, meanC: 13, swingC: 5, meanRh: 65 } },
+];
+
+/** Another place to spray or dry in, with the usual air of its kind until a reading says more. */
+function AddPlace() {
+  const { save } = useSaving();
+  const [name, setName] = useState('');
+  const add = (kind: (typeof KINDS)[number]) => {
+    if (!name.trim()) return void toast.error('Give the place a name first.');
+    void save(
+      'places',
+      { id: newId(), name: name.trim(), kind: kind.kind, sleptIn: false, hasSensor: false, ...kind.air },
+      `${name.trim()} is there.`,
+    );
+    setName('');
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-2">
+      <label>
+        <span className="second block text-small">Another place</span>
+        <input className="field !w-44" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+      </label>
+      {KINDS.map((kind) => (
+        <button key={kind.kind} type="button" className="chip !min-h-10" onClick={() => add(kind)}>
+          {kind.label}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function PlaceAir({ place }: { place: Place }) {
+  const { conditions, workshop, plan } = usePlan();
+  const { save } = useSaving();
+  const words = useWords();
+  const [typing, setTyping] = useState(false);
+  const [temperature, setTemperature] = useState('');
+  const [humidity, setHumidity] = useState('');
+  const air = conditions[place.id];
+  const now = air ? airAt(air, plan.now) : null;
+  const keep = async () => {
+    const airC = parseQuantity(temperature, 'temperature', workshop.units.temperature);
+    const rh = parseNumber(humidity.replace('%', ''));
+    if (!airC.ok) return void toast.error(airC.mend);
+    if (rh === null || rh < 1 || rh > 100) return void toast.error('Humidity is 1 to 100 %.');
+    if (
+      await save(
+        'readings',
+        { id: place.id, placeId: place.id, at: toIso(nowMinute()), airC: Math.round(airC.value * 10) / 10, rh, from: 'typed' },
+        'The plan has moved.',
+      )
+    )
+      setTyping(false);
+  };
+  return (
+    <div>
+      <p>
+        <span className="font-[650] text-ink">{place.name}</span>{' '}
+        <span className="second text-small">
+          {place.heated ? 'heated' : 'unheated'}
+          {place.sleptIn ? ', people sleep here: no solvent or 2K film dries here' : ''}
+        </span>
+      </p>
+      {now && (
+        <p>
+          <span className="figure">
+            {words.temperature(now.airC)} · {Math.round(now.rh)} % · dew margin {now.dewMarginC.toFixed(1)}°
+          </span>{' '}
+          <span className="second text-small">{air?.rests}</span>
+        </p>
+      )}
+      {typing ? (
+        <form
+          className="mt-2 flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep();
+          }}
+        >
+          <label>
+            <span className="second block text-small">Temperature</span>
+            <input
+              className="field !w-24 font-mono"
+              autoFocus
+              value={temperature}
+              onChange={(event) => setTemperature(event.target.value)}
+            />
+          </label>
+          <label>
+            <span className="second block text-small">Humidity %</span>
+            <input className="field !w-24 font-mono" value={humidity} onChange={(event) => setHumidity(event.target.value)} />
+          </label>
+          <button type="submit" className="chip !min-h-10">
+            Keep
+          </button>
+        </form>
+      ) : (
+        <button type="button" className="linklike text-small" onClick={() => setTyping(true)}>
+          type a reading
+        </button>
+      )}
+    </div>
+  );
+}

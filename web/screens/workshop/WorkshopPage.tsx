@@ -1,0 +1,97 @@
+import type { Workshop } from '#core/facts/index';
+import { Download } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useSaving } from '../../app/useFacts.ts';
+import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
+import { Chips } from '../../views/Chips.tsx';
+import { FreeHours } from './FreeHours.tsx';
+import { ImportFile } from './ImportFile.tsx';
+import { Places } from './Places.tsx';
+
+const AirChart = lazy(async () => ({ default: (await import('./AirChart.tsx')).AirChart }));
+
+/** Free hours, places and their air, units, and the open file in and out. */
+export function WorkshopPage() {
+  const { workshop, demo } = usePlan();
+  const { save } = useSaving();
+  const [theme, setTheme] = useState<Theme>(chosenTheme);
+  const change = (fields: Partial<Workshop>, said: string) => void save('workshop', { ...workshop, ...fields }, said);
+  const units = (fields: Partial<Workshop['units']>) => change({ units: { ...workshop.units, ...fields } }, 'Units changed.');
+  return (
+    <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
+      <div className="space-y-5">
+        <section className="sheet" aria-labelledby="air">
+          <h1 id="air">{workshop.name}</h1>
+          <Suspense fallback={<p className="second h-64">Drawing the air …</p>}>
+            <AirChart />
+          </Suspense>
+          <Places />
+        </section>
+        <FreeHours />
+      </div>
+      <aside className="space-y-5">
+        <section className="sheet space-y-4" aria-label="Units and look">
+          <h2>Units and look</h2>
+          <Chips
+            legend="Sizes"
+            options={[
+              { value: 'mm', label: 'mm' },
+              { value: 'in', label: 'inches' },
+            ]}
+            value={workshop.units.length}
+            onChange={(length) => units({ length })}
+          />
+          <Chips
+            legend="Volumes"
+            options={[
+              { value: 'mL', label: 'mL' },
+              { value: 'oz', label: 'fl oz' },
+            ]}
+            value={workshop.units.volume}
+            onChange={(volume) => units({ volume })}
+          />
+          <Chips
+            legend="Temperature"
+            options={[
+              { value: 'C', label: '°C' },
+              { value: 'F', label: '°F' },
+            ]}
+            value={workshop.units.temperature}
+            onChange={(temperature) => units({ temperature })}
+          />
+          <Chips
+            legend="Clock"
+            options={[
+              { value: '24', label: '24 hours' },
+              { value: '12', label: '12 hours' },
+            ]}
+            value={String(workshop.units.clock)}
+            onChange={(clock) => units({ clock: clock === '12' ? 12 : 24 })}
+          />
+          <Chips
+            legend="Page"
+            options={[
+              { value: 'system', label: 'as the system' },
+              { value: 'light', label: 'light' },
+              { value: 'dark', label: 'dark' },
+            ]}
+            value={theme}
+            onChange={(chosen) => {
+              setTheme(chosen);
+              applyTheme(chosen);
+            }}
+          />
+        </section>
+        <section className="sheet" aria-label="The whole workshop as a file">
+          <h2>The whole workshop as a file</h2>
+          <p className="mt-2">One documented JSON file: pieces, shelf, places, log. {demo && 'This is the demo workshop.'}</p>
+          <a className="act mt-3" href="/api/export" download="enamelos-workshop.json">
+            <Download size={18} aria-hidden /> Export
+          </a>
+          <ImportFile />
+        </section>
+      </aside>
+    </div>
+  );
+}

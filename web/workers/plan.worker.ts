@@ -1,0 +1,16 @@
+import { conditionsOf } from '#core/drying/index';
+import type { Facts, Piece } from '#core/facts/index';
+import { plan, planView, type PlanView, sharpen, type SharpenQuestion } from '#core/plan/index';
+import { expose } from 'comlink';
+
+/** The plan is worked out here, away from the finger. */
+const api = {
+  plan(facts: Facts, now: number, stayMinutes?: number): PlanView {
+    return planView(plan({ facts, now, conditions: conditionsOf(facts, now), stayMinutes }));
+  },
+  sharpen(piece: Piece, facts: Facts, now: number): SharpenQuestion[] {
+    return sharpen(piece, facts, now, conditionsOf(facts, now));
+  },
+};
+export type PlanApi = typeof api;
+expose(api);
