@@ -6,6 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'core',
+          pool: 'threads',
           include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'bin/**/*.test.ts', 'docs/**/*.test.ts'],
           environment: 'node',
           testTimeout: 60_000,

@@ -1,17 +1,17 @@
 import { coatAmount, coatMinutes } from '#core/amounts/index';
-import { type ResolvedLayer, resolveLayer, stackJoint } from '#core/coats/index';
+import { stackJoint } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
-import type { Part } from '#core/facts/index';
+import type { Family, Part } from '#core/facts/index';
 import { maskMinutes, type OrderAnswer } from '#core/masking/index';
-import { coatHazards, type Hazard } from '#core/safety/index';
+import { coatHazards, type Hazard, isSolventBorne } from '#core/safety/index';
 import { areaMm2, paintedFaces } from '#core/survey/index';
 import type { Gap } from '#core/schedule/index';
 import { HOUR } from '#core/units/index';
 import type { StepChain } from './chain.ts';
-import { laidFilms, type PlannedFilm, type Ref } from './films.ts';
+import type { PlannedFilm } from './films.ts';
 import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff } from './gaps.ts';
-import { learnedFactor } from './learning.ts';
 import { layersInOrder, type PlacedLayer } from './layerOrder.ts';
+import { PartFilms } from './partFilms.ts';
 import { KEPT_PAINT } from './stripSteps.ts';
 import type { CoatOfStep, JointOfPart, PartGroup, PlanContext } from './step.ts';
 
@@ -33,8 +33,7 @@ export class CoatBuilder {
   readonly #context: PlanContext;
   readonly #group: PartGroup;
   readonly #chain: StepChain;
-  /** Films on each zone of the lead part, metal first. */
-  readonly #films: PlannedFilm[][];
+  readonly #films: PartFilms;
   readonly #keepsPaint: boolean;
 
   constructor(context: PlanContext, group: PartGroup, chain: StepChain, keepsPaint: boolean) {
@@ -42,11 +41,11 @@ export class CoatBuilder {
     this.#group = group;
     this.#chain = chain;
     this.#keepsPaint = keepsPaint;
-    this.#films = group.lead.zones.map((zone) => this.#laidOn(zone.id));
+    this.#films = new PartFilms(context, group, (layerIndex) => chain.isDone({ stage: 'flat', layerIndex }));
   }
 
   get tops(): PlannedFilm[] {
-    return this.#films.flatMap((films) => films.slice(-1));
+    return this.#films.tops;
   }
 
   build(): void {
@@ -112,12 +111,18 @@ export class CoatBuilder {
 
   #addLayer(placed: PlacedLayer, all: readonly PlacedLayer[]): void {
     const { resolved, index, zones } = placed;
-    const laid = this.#films[zones[0]].find((film) => film.layerId === resolved.layer.id);
+    const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
     const doneCoats = laid?.coats ?? 0;
     this.#judge(placed, doneCoats > 0);
+    if (this.#sleepersBreatheIt(resolved.family))
+      this.#chain.stop('Solvent and 2K films never dry where people sleep: choose another place to dry.');
     const keepers = this.#keepers(placed, all);
     if (doneCoats >= resolved.layer.coats) {
-      this.#finishLayer(placed, keepers, doneCoats > 0 && zones.every((zone) => this.#films[zone].at(-1)?.layerId === resolved.layer.id));
+      this.#finishLayer(
+        placed,
+        keepers,
+        doneCoats > 0 && zones.every((zone) => this.#films.on(zone).at(-1)?.layerId === resolved.layer.id),
+      );
       return;
     }
     this.#addMask(placed, keepers);
@@ -168,11 +173,16 @@ export class CoatBuilder {
           because: amount.holds === 'sweeps' ? 'A can empties by time: the sweeps decide the amount.' : 'The film decides the amount.',
           source: resolved.filmSource,
         },
-        first ? [...this.#firstCoatGaps(placed), ...masked] : [nextCoat(this.#topOf(placed), this.#context.clocks)],
+        first ? [...this.#firstCoatGaps(placed), ...masked] : [nextCoat(this.#films.top(placed), this.#context.clocks)],
       );
-      this.#lay(placed, ref, first);
+      this.#films.lay(placed, ref, first);
     }
     this.#finishLayer(placed, keepers, true);
+  }
+
+  #sleepersBreatheIt(family: Family): boolean {
+    const { facts, workshop } = this.#context;
+    return isSolventBorne(family) && facts.places.some((place) => place.id === workshop.dryPlaceId && place.sleptIn);
   }
 
   #coatDetail(placed: PlacedLayer, mist: boolean): string {
@@ -189,68 +199,9 @@ export class CoatBuilder {
     return `${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`;
   }
 
-  #laidOn(zoneId: string): PlannedFilm[] {
-    const { piece, lead } = this.#group;
-    const { history, facts } = this.#context;
-    const resolvedOf = (layerId: string): ResolvedLayer | undefined => {
-      const layer = lead.layers.find((candidate) => candidate.id === layerId);
-      return layer && resolveLayer(layer, facts);
-    };
-    const films = laidFilms(
-      history.coatsOn(piece.id, lead.id, zoneId),
-      (coat) => resolvedOf(coat.layerId)?.filmUm ?? coat.filmUm,
-      (coat) => resolvedOf(coat.layerId)?.label,
-      (coat) => (coat.productId ? learnedFactor(coat.productId, this.#context) : undefined),
-    );
-    const flattedAt = (film: PlannedFilm) =>
-      this.#chain.isDone({ stage: 'flat', layerIndex: lead.layers.findIndex((layer) => layer.id === film.layerId) });
-    const known = films.map((film) =>
-      lead.layers.some((layer) => layer.id === film.layerId) && flattedAt(film) ? { ...film, flatted: true } : film,
-    );
-    const said = history.dryness(lead.id, zoneId)[0];
-    const top = known.at(-1);
-    if (said && top && 'at' in top.last && Date.parse(said.at) / 60_000 >= top.last.at) {
-      known[known.length - 1] = { ...top, observed: { stage: said.stage, seen: said.seen, at: Date.parse(said.at) / 60_000 } };
-    }
-    return known;
-  }
-
-  #topOf(placed: PlacedLayer): PlannedFilm {
-    return this.#films[placed.zones[0]].at(-1) as PlannedFilm;
-  }
-
-  #lay(placed: PlacedLayer, ref: Ref, first: boolean): void {
-    const { resolved, zones } = placed;
-    for (const zone of zones) {
-      const films = this.#films[zone];
-      const top = films.at(-1);
-      if (!first && top?.layerId === resolved.layer.id) {
-        films[films.length - 1] = { ...top, last: ref, coats: top.coats + 1, filmUm: top.filmUm + resolved.filmUm, observed: undefined };
-      } else {
-        films.push({
-          family: resolved.family,
-          role: resolved.role,
-          name: resolved.name,
-          lab: resolved.lab,
-          layerId: resolved.layer.id,
-          label: resolved.label,
-          placeId: this.#context.workshop.dryPlaceId,
-          first: ref,
-          last: ref,
-          coats: 1,
-          filmUm: resolved.filmUm,
-          normalUm: resolved.filmUm,
-          flatted: false,
-          below: top,
-          learned: resolved.product ? learnedFactor(resolved.product.id, this.#context) : undefined,
-        });
-      }
-    }
-  }
-
   /** Verdicts against each film below; a stop ends the scheduling of this part here. */
   #judge(placed: PlacedLayer, laid: boolean): void {
-    for (const under of this.#under(placed)) {
+    for (const under of this.#films.under(placed)) {
       const joint = stackJoint(this.#group.lead.material, under.film ?? (this.#keepsPaint ? KEPT_PAINT : null), placed.resolved, true);
       for (const part of this.#group.parts) {
         const ownLayer = (id: string) => part.layers[this.#group.lead.layers.findIndex((layer) => layer.id === id)]?.id ?? id;
@@ -273,20 +224,8 @@ export class CoatBuilder {
       .sort((a, b) => RANK[b.verdict] - RANK[a.verdict])[0];
   }
 
-  /** The different films under a layer: one a zone, equal ones once. */
-  #under(placed: PlacedLayer): { film: PlannedFilm | null }[] {
-    const seen = new Map<string, { film: PlannedFilm | null }>();
-    for (const zone of placed.zones) {
-      const films = this.#films[zone];
-      const own = films.findIndex((film) => film.layerId === placed.resolved.layer.id);
-      const film = (own >= 0 ? films[own - 1] : films.at(-1)) ?? null;
-      seen.set(film?.layerId ?? '-', { film });
-    }
-    return [...seen.values()];
-  }
-
   #firstCoatGaps(placed: PlacedLayer): Tail[] {
-    return this.#under(placed).flatMap(({ film }) => {
+    return this.#films.under(placed).flatMap(({ film }) => {
       if (film) {
         const joint = stackJoint(this.#group.lead.material, film, placed.resolved, true);
         return [onFilm(film, joint, this.#context.clocks)];
@@ -336,7 +275,7 @@ export class CoatBuilder {
     const minutes = maskMinutes(keepers.edges, this.#areaCm2(keepers.zones));
     const copies = this.#group.parts.reduce((sum, part) => sum + part.copies, 0);
     const millimetres = keepers.edges.reduce((sum, edge) => sum + edge.mm, 0) * copies;
-    const tops = keepers.zones.flatMap((zone) => this.#films[zone].slice(-1));
+    const tops = keepers.zones.flatMap((zone) => this.#films.on(zone).slice(-1));
     this.#chain.add(
       {
         stage: 'mask',
@@ -372,11 +311,11 @@ export class CoatBuilder {
           detail: 'low, pulled back on itself',
           because: 'Left through full cure tape tears the edge and leaves glue.',
         },
-        [tapeOff(this.#topOf(placed), this.#context.clocks)],
+        [tapeOff(this.#films.top(placed), this.#context.clocks)],
       );
     }
     if (resolved.layer.flatAfter === undefined || !onTop) return;
-    const film = this.#topOf(placed);
+    const film = this.#films.top(placed);
     const hazards: Hazard[] = ['dust'];
     this.#chain.add(
       {
@@ -392,10 +331,7 @@ export class CoatBuilder {
       },
       [onceReached(film, 'flat', this.#context.clocks, `the ${resolved.name} must be hard enough to sand`)],
     );
-    for (const zone of zones) {
-      const top = this.#films[zone].at(-1);
-      if (top) this.#films[zone][this.#films[zone].length - 1] = { ...top, flatted: true };
-    }
+    this.#films.flat(zones);
   }
 }
 

@@ -55,7 +55,7 @@ export function nextCoat(film: PlannedFilm, clocks: DryingClocks): Tail {
   const drying = familyDrying(film.family);
   return {
     from: refs(film),
-    together: stepsOf([film.first, film.last]),
+    together: [...new Set(stepsOf([film.first, film.last]))],
     reason: `the ${film.name} below must be ready for its next coat`,
     allowed: (endOf) => {
       const times = timesOf(film, clocks, endOf);

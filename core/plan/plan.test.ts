@@ -198,6 +198,13 @@ describe('facts move the plan', () => {
     const tacky = planOf({ ...demo.facts, events: [...demo.facts.events, event] });
     expect(tacky.hanging.find((part) => part.partId === 'frame')?.state).toBe('wet');
   });
+  it('never dries a solvent film where people sleep', () => {
+    const places = demo.facts.places.map((place) => ({ ...place, sleptIn: true }));
+    const result = planOf({ ...demo.facts, places });
+    const placed = result.steps.filter((step) => step.coat && step.placed);
+    expect(placed.map((step) => step.coat?.family).filter((family) => family !== 'water-acrylic')).toEqual([]);
+    expect(result.steps.some((step) => step.stopped?.includes('where people sleep'))).toBe(true);
+  });
   it('has no date, and says why, where no hour is free or the stack is empty', () => {
     const workshop = { ...demo.facts.workshop[0], freeHours: [], extraFree: [] };
     const result = planOf({ ...demo.facts, workshop: [workshop] });

@@ -51,6 +51,11 @@ export function cautionsFor(hazards: Iterable<Hazard>): Caution[] {
 
 const WATER: readonly Family[] = ['water-acrylic', 'waterborne-base', 'waterborne-sealer', 'latex'];
 
+/** Whether a film of this family gives off solvent or hardener as it dries. */
+export function isSolventBorne(family: Family): boolean {
+  return !WATER.includes(family);
+}
+
 /** Hazards of laying a coat of this family by this hand. */
 export function coatHazards(family: Family, hand: string, isocyanate: boolean): Hazard[] {
   const hazards: Hazard[] = [];

@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest';
+import { EMPTY_FACTS, type Facts, type LogEvent } from '#core/facts/index';
+import { toIso } from '#core/units/index';
+import { buyGreedily, leadDays, type PaintNeed, shelfCans, starterShelf, typicalPack, usableMl } from './index.ts';
+
+const NOW = 30_000_000;
+const shelf = starterShelf();
+const product = shelf.products[0].id;
+const facts = (more: Partial<Facts> = {}): Facts => ({ ...EMPTY_FACTS, ...shelf, ...more });
+const can = (id: string, leftMl: number, opened = true) => ({
+  id,
+  productId: product,
+  packMl: 400,
+  leftMl,
+  leftAt: toIso(NOW - 5000),
+  opened,
+  paid: 800,
+});
+const coat = (id: string, ml: number, ago = 10): LogEvent => ({
+  id,
+  at: toIso(NOW - ago),
+  kind: 'done',
+  pieceId: 'p',
+  stepKeys: [id],
+  on: [{ partId: 'a', zoneIds: ['z'] }],
+  coat: {
+    layerId: 'l',
+    productId: product,
+    name: 'x',
+    family: 'lacquer-primer',
+    role: 'fine-primer',
+    lab: { l: 50, a: 0, b: 0 },
+    hand: 'aerosol',
+    filmUm: 12,
+    placeId: 'room',
+    ml,
+  },
+});
+const need = (mix: string, missingMl: number, productId?: string): PaintNeed => ({
+  mix,
+  productId,
+  name: mix,
+  family: 'acrylic-lacquer',
+  role: 'colour',
+  missingMl,
+  neededMl: missingMl,
+  shelfMl: 0,
+  neededBy: null,
+});
+
+describe('the shelf', () => {
+  it('falls by what was sprayed, the emptier can first', () => {
+    const cans = shelfCans(facts({ cans: [can('a', 300), can('b', 40)], events: [coat('c', 60)] }));
+    expect(cans.find((one) => one.id === 'b')?.leftMl).toBe(0);
+    expect(cans.find((one) => one.id === 'a')?.leftMl).toBe(280);
+  });
+  it('is reset by a weighing, which counts as own evidence', () => {
+    const events: LogEvent[] = [
+      coat('c', 60, 100),
+      { id: 'w', at: toIso(NOW - 50), kind: 'weighed', canId: 'a', leftMl: 120 },
+      coat('d', 20),
+    ];
+    expect(shelfCans(facts({ cans: [can('a', 300)], events }))[0]).toMatchObject({ leftMl: 100, source: 'own' });
+  });
+  it('grows by what was bought, one can a count, and falls again when the purchase is undone', () => {
+    const bought: LogEvent = { id: 'b', at: toIso(NOW), kind: 'bought', productId: product, packMl: 400, count: 2, paid: 1600 };
+    expect(shelfCans(facts({ events: [bought] }))).toHaveLength(2);
+    expect(shelfCans(facts({ events: [bought, { id: 'u', at: toIso(NOW), kind: 'undo', undoes: 'b' }] }))).toHaveLength(0);
+  });
+  it('never gives the last twentieth of a can', () => {
+    expect(usableMl(shelfCans(facts({ cans: [can('a', 300)] })), product, 0.05)).toBe(280);
+    expect(usableMl(shelfCans(facts({ cans: [can('a', 10)] })), product, 0.05)).toBe(0);
+  });
+});
+
+describe('buying', () => {
+  const shops = [
+    { id: 'near', name: 'Near', delivery: 0, leadDays: 1 },
+    { id: 'far', name: 'Far', delivery: 500, freeOver: 3000, leadDays: 4 },
+    { id: 'strict', name: 'Strict', delivery: 100, minimum: 4000, leadDays: 2 },
+  ];
+  const [one, two] = shelf.products.map((entry) => entry.id);
+  const offer = (shopId: string, productId: string, price: number, packMl = 400, stock?: number) => ({
+    id: `${shopId}-${productId}-${packMl}`,
+    shopId,
+    productId,
+    packMl,
+    price,
+    seenOn: '2026-11-01',
+    ...(stock === undefined ? {} : { stock }),
+  });
+
+  it('buys whole packs', () => {
+    const { shops: bought, total } = buyGreedily([need('a', 450, one)], facts({ shops, offers: [offer('near', one, 900)] }));
+    expect(bought[0].lines[0]).toMatchObject({ count: 2, price: 1800, source: 'label' });
+    expect(total).toBe(1800);
+  });
+  it('rather pays more than a second delivery', () => {
+    const offers = [offer('near', one, 900), offer('near', two, 950), offer('far', two, 700)];
+    const { shops: bought, total } = buyGreedily([need('a', 100, one), need('b', 100, two)], facts({ shops, offers }));
+    expect(bought.map((shop) => shop.shopId)).toEqual(['near']);
+    expect(total).toBe(1850);
+  });
+  it('leaves a shop whose minimum it does not reach, and one without stock', () => {
+    const offers = [offer('strict', one, 500), offer('near', one, 900)];
+    expect(buyGreedily([need('a', 100, one)], facts({ shops, offers })).shops[0].shopId).toBe('near');
+    const sold = [offer('near', one, 500, 400, 0), offer('far', one, 900)];
+    expect(buyGreedily([need('a', 100, one)], facts({ shops, offers: sold })).shops[0].shopId).toBe('far');
+  });
+  it('counts delivery free over its limit', () => {
+    const { total } = buyGreedily([need('a', 1500, one)], facts({ shops, offers: [offer('far', one, 900)] }));
+    expect(total).toBe(4 * 900);
+  });
+  it('falls back to a usual price, said to be a default', () => {
+    const { shops: bought } = buyGreedily([need('a', 100)], facts());
+    expect(bought[0]).toMatchObject({ shopId: null, delivery: 0 });
+    expect(bought[0].lines[0]).toMatchObject({ source: 'default', price: typicalPack('acrylic-lacquer', 'colour').price });
+  });
+  it('buys nothing for nothing and knows the quickest way', () => {
+    expect(buyGreedily([need('a', 0, one)], facts()).total).toBe(0);
+    expect(leadDays(facts({ shops, offers: [offer('near', one, 9), offer('far', one, 5)] }), one)).toBe(1);
+    expect(leadDays(facts(), one)).toBe(1);
+  });
+});

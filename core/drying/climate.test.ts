@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest';
+import { EMPTY_FACTS, type Facts } from '#core/facts/index';
+import { newWorkshop } from '#core/buying/index';
+import { toIso } from '#core/units/index';
+import { airAt, conditionsOf } from './index.ts';
+
+const NOW = 30_000_000;
+const facts = (readings: Facts['readings'], hasSensor = true): Facts => {
+  const { workshop, places } = newWorkshop('UTC');
+  return {
+    ...EMPTY_FACTS,
+    workshop: [workshop],
+    places: [{ ...places[0], id: 'shed', meanC: 15, swingC: 4, meanRh: 60, hasSensor }],
+    readings,
+  };
+};
+const reading = (ago: number, airC: number, rh: number, from: 'sensor' | 'typed' = 'sensor') => ({
+  id: 'shed',
+  placeId: 'shed',
+  at: toIso(NOW - ago),
+  airC,
+  rh,
+  from,
+});
+
+describe('the air of a place', () => {
+  it('is its usual day without a sensor, warmest in the afternoon', () => {
+    const { shed } = conditionsOf(facts([], false), NOW);
+    expect(shed.rests).toContain('No sensor');
+    expect(Math.max(...shed.tempC)).toBeCloseTo(19, 1);
+    expect(Math.min(...shed.tempC)).toBeCloseTo(11, 1);
+  });
+  it('is what the sensor says now, and forgets it over days', () => {
+    const { shed } = conditionsOf(facts([reading(5, 22, 40)]), NOW);
+    const usual = conditionsOf(facts([]), NOW).shed;
+    expect(shed.measured).toBe(true);
+    expect(shed.rests).toBe('Sensor, 5 min ago.');
+    expect(airAt(shed, NOW).airC).toBeCloseTo(22, 0);
+    const later = NOW + 6 * 1440;
+    expect(Math.abs(airAt(shed, later).airC - airAt(usual, later).airC)).toBeLessThan(0.3);
+  });
+  it('says that a silent sensor is silent and falls back', () => {
+    const { shed } = conditionsOf(facts([reading(400, 30, 20)]), NOW);
+    expect(shed.measured).toBe(false);
+    expect(shed.rests).toContain('Last reading 7 h ago');
+    expect(airAt(shed, NOW).airC).toBeLessThan(20);
+  });
+  it('keeps what was typed', () => {
+    const { shed } = conditionsOf(facts([reading(400, 24, 45, 'typed')]), NOW);
+    expect(shed.measured).toBe(true);
+    expect(shed.rests).toBe('As you typed it.');
+  });
+  it('never leaves the range of humidity', () => {
+    const { shed } = conditionsOf(facts([reading(1, 20, 100)]), NOW);
+    expect(Math.max(...shed.rh)).toBeLessThanOrEqual(100);
+    expect(Math.min(...shed.rh)).toBeGreaterThanOrEqual(5);
+  });
+});

@@ -1,0 +1,326 @@
+import { describe, expect, it } from 'vitest';
+import { bandsOf, type HungFilm, lineState, nextMoments } from '#core/bench/index';
+import { DryingClocks, type FilmTimes } from '#core/drying/index';
+import { FAULTS } from '#core/faults/index';
+import { type DoneEvent, EMPTY_FACTS, type Facts, type LogEvent, type Part, type Piece } from '#core/facts/index';
+import { cautionsFor, coatHazards } from '#core/safety/index';
+import { CLEANERS, lastWipe } from '#core/prep/index';
+import { toIso } from '#core/units/index';
+import { laidFilms, type PlannedFilm, tapeOffWindow, timesOf } from './films.ts';
+import { dwell, nextCoat, onceReached, soonAfter, tapeOff } from './gaps.ts';
+import { groupParts } from './groups.ts';
+import { historyOf } from './history.ts';
+import { factorFrom } from './learning.ts';
+import { pieceDates, seededRandom } from './risk.ts';
+import type { Step } from './step.ts';
+import { applicationsOf, stripChoice, stripEffort } from './stripSteps.ts';
+import { paintNeeds } from './supply.ts';
+
+const NOW = 30_000_000;
+const room = new DryingClocks({ room: { start: NOW, tempC: [20], rh: [50], rests: '', measured: false } });
+const lab = { l: 50, a: 0, b: 0 };
+const film = (family: PlannedFilm['family'], last: PlannedFilm['last'], more: Partial<PlannedFilm> = {}): PlannedFilm => ({
+  family,
+  role: 'colour',
+  name: family,
+  lab,
+  layerId: 'l',
+  placeId: 'room',
+  first: last,
+  last,
+  coats: 1,
+  filmUm: 12,
+  normalUm: 12,
+  flatted: false,
+  ...more,
+});
+const never = () => {
+  throw new Error('no step should be asked');
+};
+
+describe('films', () => {
+  it('are made of consecutive coats of one layer', () => {
+    const coat = (layerId: string, at: number) => ({
+      layerId,
+      name: 'x',
+      family: 'acrylic-lacquer' as const,
+      role: 'colour' as const,
+      lab,
+      hand: 'aerosol' as const,
+      filmUm: 12,
+      placeId: 'room',
+      at,
+      eventId: `${at}`,
+    });
+    const films = laidFilms(
+      [coat('a', 1), coat('a', 2), coat('b', 3)],
+      () => 12,
+      () => undefined,
+      () => undefined,
+    );
+    expect(films.map((one) => [one.layerId, one.coats, one.filmUm])).toEqual([
+      ['a', 2, 24],
+      ['b', 1, 12],
+    ]);
+    expect(films[1].below).toMatchObject({ layerId: 'a', coats: 2 });
+  });
+  it('count with what lies wet below them, and not with what is dry', () => {
+    const primer = film('lacquer-primer', { at: NOW }, { coats: 2, filmUm: 24 });
+    const soon = film('acrylic-lacquer', { at: NOW + 30 }, { coats: 2, filmUm: 24, below: primer });
+    const later = film('acrylic-lacquer', { at: NOW + 600 }, { coats: 2, filmUm: 24, below: primer });
+    const wait = (one: PlannedFilm) => (timesOf(one, room, never).tape as number) - ('at' in one.last ? one.last.at : 0);
+    expect(wait(later)).toBeCloseTo(180, 1);
+    expect(wait(soon)).toBeCloseTo(180 * 4, 1);
+  });
+  it('believe a finger over the clock, both ways', () => {
+    const plain = timesOf(film('water-acrylic', { at: NOW }), room, never).opens as number;
+    expect(timesOf(film('water-acrylic', { at: NOW }, { observed: { stage: 'coat', seen: 'dry', at: NOW + 12 } }), room, never).opens).toBe(
+      NOW + 12,
+    );
+    expect(
+      timesOf(film('water-acrylic', { at: NOW }, { observed: { stage: 'coat', seen: 'tacky', at: plain + 5 } }), room, never).opens,
+    ).toBe(plain + 15);
+  });
+  it('let tape off on the clock', () => {
+    expect(tapeOffWindow(film('acrylic-lacquer', { at: NOW }), room, never)).toEqual({
+      from: expect.closeTo(NOW + 10, 3),
+      to: expect.closeTo(NOW + 20, 3),
+    });
+    expect(tapeOffWindow(film('alkyd-enamel', { at: NOW }), room, never).to - NOW).toBeCloseTo(40, 3);
+  });
+});
+
+describe('gaps', () => {
+  it('open twice for an enamel: in its window, and again later', () => {
+    const spans = nextCoat(film('alkyd-enamel', { at: NOW }), room).allowed(never);
+    expect(spans.map((span) => [Math.round(span.from - NOW), span.to === null ? null : Math.round(span.to - NOW)])).toEqual([
+      [20, 60],
+      [2880, null],
+    ]);
+  });
+  it('ask a scuff past the window of a 2K and never come back for candy', () => {
+    expect(nextCoat(film('urethane-2k', { at: NOW }), room).allowed(never)[1]).toMatchObject({ scuff: true });
+    expect(nextCoat(film('candy', { at: NOW }), room).allowed(never)).toHaveLength(1);
+    expect(nextCoat(film('acrylic-lacquer', { at: NOW }), room).allowed(never)[0].to).toBeNull();
+  });
+  it('follow the end of planned steps', () => {
+    const tail = nextCoat(film('acrylic-lacquer', { step: 'one' }), room);
+    expect(tail.from).toEqual(['one']);
+    expect(tail.together).toEqual(['one']);
+    expect(tail.allowed(() => NOW + 100)[0].from).toBeCloseTo(NOW + 110, 3);
+  });
+  it('keep dwells, clean surfaces and late tape', () => {
+    expect(dwell('on', [5, 60], '').allowed(() => NOW)).toEqual([{ from: NOW + 5, to: NOW + 60 }]);
+    expect(soonAfter({ at: NOW }, 240, '').allowed(never)).toEqual([
+      { from: NOW, to: NOW + 240 },
+      { from: NOW + 240, to: null, scuff: true },
+    ]);
+    expect(tapeOff(film('acrylic-lacquer', { at: NOW }), room).allowed(never)).toHaveLength(2);
+    expect(tapeOff(film('acrylic-lacquer', { step: 's' }), room).allowed(() => NOW)).toHaveLength(1);
+    expect(onceReached(film('acrylic-lacquer', { at: NOW }), 'tape', room, '').allowed(never)[0].from).toBeCloseTo(NOW + 180, 3);
+  });
+});
+
+describe('learning', () => {
+  it('shrinks towards the default', () => {
+    expect(factorFrom([])).toBeUndefined();
+    expect(factorFrom([2])).toBeCloseTo(2 ** 0.2, 6);
+    expect(factorFrom(Array(16).fill(2))).toBeCloseTo(2 ** 0.8, 6);
+    expect(factorFrom([0.5, 2])).toBeCloseTo(1, 6);
+  });
+});
+
+const part = (id: string, more: Partial<Part> = {}): Part => ({
+  id,
+  name: id,
+  material: 'zinc',
+  copies: 1,
+  finish: 'bare',
+  printed: false,
+  staysClear: false,
+  zones: [{ id: `${id}z`, name: 'all' }],
+  edges: [],
+  pegs: [],
+  faces: [{ id: `${id}f`, zoneId: `${id}z`, longMm: 50, shortMm: 20, count: 1, seen: true }],
+  layers: [{ id: `${id}l`, coats: 2, covers: 'all', wanted: { family: 'acrylic-lacquer', role: 'colour', name: 'red', lab } }],
+  ...more,
+});
+const piece = (...parts: Part[]): Piece => ({
+  id: 'p',
+  name: 'p',
+  looksLike: 'cast-body',
+  longestMm: 50,
+  aim: 'own-scheme',
+  createdAt: toIso(NOW),
+  leadExcluded: true,
+  mains: false,
+  parts,
+  guesses: [],
+  swatches: [],
+  finished: false,
+  parcels: [],
+});
+
+describe('groups of parts', () => {
+  const coat = (partId: string): DoneEvent => ({
+    id: partId,
+    at: toIso(NOW),
+    kind: 'done',
+    pieceId: 'p',
+    stepKeys: [`p.${partId}.coat.${partId}l.1`],
+    on: [{ partId, zoneIds: [`${partId}z`] }],
+    coat: {
+      layerId: `${partId}l`,
+      name: 'red',
+      family: 'acrylic-lacquer',
+      role: 'colour',
+      lab,
+      hand: 'aerosol',
+      filmUm: 12,
+      placeId: 'room',
+    },
+  });
+  const groups = (one: Piece, events: LogEvent[] = []) =>
+    groupParts(one, historyOf({ ...EMPTY_FACTS, pieces: [one], events })).map((group) => group.parts.map((own) => own.id));
+
+  it('go side by side when alike in material, stack and past', () => {
+    expect(groups(piece(part('a'), part('b'), part('c', { material: 'steel' })))).toEqual([['a', 'b'], ['c']]);
+  });
+  it('part ways when one has had a coat, and meet again when both have', () => {
+    const both = piece(part('a'), part('b'));
+    expect(groups(both, [coat('a')])).toEqual([['a'], ['b']]);
+    expect(groups(both, [coat('a'), coat('b')])).toEqual([['a', 'b']]);
+  });
+  it('leave out what is refused', () => expect(groups(piece(part('a', { refused: 'food' }), part('b')))).toEqual([['b']]));
+});
+
+describe('history', () => {
+  it('keeps the last putting-off and forgets what was undone', () => {
+    const waiting = (id: string, until: number): LogEvent => ({
+      id,
+      at: toIso(NOW + until),
+      kind: 'wait',
+      pieceId: 'p',
+      stepKeys: ['k'],
+      until: toIso(NOW + until * 10),
+    });
+    const history = (events: LogEvent[]) => historyOf({ ...EMPTY_FACTS, events });
+    expect(history([waiting('a', 10), waiting('b', 20)]).notBefore.get('k')).toBe(NOW + 200);
+    expect(history([waiting('a', 10), { id: 'u', at: toIso(NOW + 30), kind: 'undo', undoes: 'a' }]).notBefore.size).toBe(0);
+  });
+});
+
+describe('strip choice', () => {
+  it('is the advised unless the person chose, and refuses what hurts', () => {
+    expect(stripChoice(part('a', { finish: 'flaking' }), false)).toMatchObject({ method: 'gel', chosen: false });
+    expect(stripChoice(part('a', { finish: 'flaking', stripMethod: 'alcohol' }), false)).toMatchObject({ method: 'alcohol', chosen: true });
+    expect(stripChoice(part('a', { finish: 'flaking', stripMethod: 'blast' }), false).refused).toContain('lead');
+    expect(stripChoice(part('a', { finish: 'flaking', stripMethod: 'blast', iKnow: ['blast'] }), false).refused).toContain('lead');
+  });
+  it('takes an "I know" only where the part alone is at risk', () => {
+    const plastic = { material: 'abs' as const, finish: 'flaking' as const, stripMethod: 'gel' as const };
+    expect(stripChoice(part('a', plastic), true).refused).toContain('melts');
+    expect(stripChoice(part('a', { ...plastic, iKnow: ['gel'] }), true).refused).toBeUndefined();
+  });
+  it('has nothing to strip on bare metal', () => expect(stripChoice(part('a'), true).method).toBeNull());
+  it('counts minutes by area and applications', () => {
+    const large = part('a', { faces: [{ id: 'f', zoneId: 'az', longMm: 100, shortMm: 100, count: 1, seen: true }], finish: 'unknown' });
+    expect(applicationsOf('gel', 'unknown')).toBe(2);
+    expect(stripEffort(large, 'gel')).toMatchObject({ applications: 2, minutes: 40, cost: 120 });
+  });
+});
+
+describe('paint needs', () => {
+  const step = (id: string, ml: number, more: Partial<Step> = {}): Step => ({
+    id,
+    keys: [id],
+    pieceId: 'p',
+    stage: 'coat',
+    title: id,
+    detail: '',
+    on: [],
+    pegs: [],
+    minutes: 5,
+    scuffMinutes: 0,
+    hazards: [],
+    because: '',
+    source: 'default',
+    consumables: 0,
+    coat: {
+      layerId: 'l',
+      name: 'red',
+      family: 'acrylic-lacquer',
+      role: 'colour',
+      lab,
+      hand: 'aerosol',
+      filmUm: 12,
+      number: 1,
+      of: 1,
+      ml,
+      mix: 'red',
+      holds: 'film',
+    },
+    ...more,
+  });
+  it('add the nozzle once a batch', () => {
+    const placed = new Map([
+      ['a', { id: 'a', start: NOW, end: NOW + 5, scuff: false, hold: { by: 'nothing' as const, text: '' } }],
+      ['b', { id: 'b', start: NOW + 20, end: NOW + 25, scuff: false, hold: { by: 'nothing' as const, text: '' } }],
+    ]);
+    const [together] = paintNeeds([step('a', 10), step('b', 10)], placed, EMPTY_FACTS as Facts);
+    expect(together.neededMl).toBeCloseTo(22, 6);
+    expect(together.missingMl).toBeCloseTo(22 / 0.95, 6);
+    expect(together.neededBy).toBe(NOW);
+  });
+  it('buy nothing for a coat that would not sit', () => {
+    expect(paintNeeds([step('a', 10, { stopped: 'it would lift' })], new Map(), EMPTY_FACTS as Facts)).toEqual([]);
+  });
+});
+
+describe('dates', () => {
+  it('are the same for the same seed, and none without steps', () => {
+    const [a, b] = [seededRandom(3), seededRandom(3)];
+    expect([a(), a(), a()]).toEqual([b(), b(), b()]);
+    expect(pieceDates([], [], new Map(), [], 1)).toBeNull();
+  });
+});
+
+describe('the drying line', () => {
+  const times: FilmTimes = { opens: 10, shuts: 60, layer: 100, dry: 200, tape: 200, flat: 300, handle: 150, fit: 300, cured: 900 };
+  it('walks from wet to cured', () => {
+    expect([5, 30, 100, 250, 1000].map((at) => lineState(times, at))).toEqual(['wet', 'open', 'shut', 'tape-safe', 'cured']);
+    expect(lineState({ ...times, shuts: null, dry: 200 }, 100)).toBe('open');
+  });
+  it('says the next moments in words', () => {
+    const hung: HungFilm = { pieceId: 'p', partIds: ['a'], pegs: [7, 8], name: 'Roller', coatName: 'green', lab, times };
+    const moments = nextMoments([hung], 30);
+    expect(moments[0]).toMatchObject({ at: 60, kind: 'shuts', text: 'pegs 7 8 shuts' });
+    expect(moments.map((moment) => moment.at)).toEqual([...moments.map((moment) => moment.at)].sort((x, y) => x - y));
+  });
+  it('draws bands without holes', () => {
+    const bands = bandsOf(times, 0, 1000);
+    expect(bands.map((band) => band.state)).toEqual(['wet', 'open', 'shut', 'tape-safe', 'cured']);
+    for (let i = 1; i < bands.length; i++) expect(bands[i].from).toBe(bands[i - 1].to);
+  });
+});
+
+describe('words of warning', () => {
+  it('stand for every hazard of a coat', () => {
+    expect(coatHazards('urethane-2k', 'aerosol', true)).toContain('isocyanate');
+    expect(coatHazards('water-acrylic', 'airbrush', false)).toEqual(['airbrush-water']);
+    expect(coatHazards('alkyd-enamel', 'brush', false)).toEqual(['solvent', 'rags']);
+    expect(coatHazards('epoxy-primer', 'gun', false)).toContain('epoxy');
+    expect(coatHazards('etch-primer', 'aerosol', false)).toContain('acid');
+    expect(cautionsFor(['lead', 'lead', 'mains'])).toHaveLength(2);
+  });
+  it('never wipe plastic with acetone', () => {
+    const acetone = CLEANERS.find((cleaner) => cleaner.name === 'acetone');
+    for (const plastic of ['abs', 'polystyrene', 'clear', 'unknown'] as const) expect(acetone?.notOn).toContain(plastic);
+    expect(lastWipe('polystyrene')).toBe('isopropyl alcohol');
+    expect(lastWipe('zinc')).toBe('wax-and-grease remover');
+  });
+  it('know six signs of trouble with their cures', () => {
+    expect(FAULTS).toHaveLength(6);
+    for (const fault of FAULTS) expect(fault.causes.length).toBeGreaterThan(1);
+  });
+});
