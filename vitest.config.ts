@@ -7,7 +7,7 @@ export default defineConfig({
         test: {
           name: 'core',
           pool: 'threads',
-          include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'bin/**/*.test.ts', 'docs/**/*.test.ts'],
+          include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'bin/**/*.test.ts', 'docs/**/*.test.ts', 'web/**/*.test.ts'],
           environment: 'node',
           testTimeout: 60_000,
         },
@@ -18,8 +18,10 @@ export default defineConfig({
           name: 'interface',
           include: ['e2e/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 90_000,
-          hookTimeout: 90_000,
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+          // Slow machines run these too; a poll that waits costs nothing where all is quick.
+          expect: { poll: { timeout: 20_000, interval: 60 } },
           fileParallelism: false,
         },
       },

@@ -33,19 +33,24 @@ const PLACES = [
 ];
 
 describe('every destination', () => {
-  for (const colorScheme of ['light', 'dark'] as const) {
-    it(`has nothing for axe to find, ${colorScheme}`, async () => {
-      const { page, context, errors } = await openPage(browser, server.url, { colorScheme });
-      for (const place of PLACES) {
-        await page.goto(server.url + place);
-        await page.getByRole('heading', { level: 1 }).first().waitFor();
-        const { violations } = await new AxeBuilder({ page }).analyze();
-        expect(violations.map((violation) => `${place}: ${violation.id} ${violation.nodes[0]?.html}`)).toEqual([]);
+  it('has nothing for axe to find, light or dark', async () => {
+    const { page, context, errors } = await openPage(browser, server.url);
+    const found: string[] = [];
+    for (const place of PLACES) {
+      await page.goto(server.url + place);
+      await page.getByRole('heading', { level: 1 }).first().waitFor();
+      for (const theme of ['light', 'dark']) {
+        await page.evaluate((name) => {
+          document.documentElement.dataset.theme = name;
+        }, theme);
+        const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
+        found.push(...violations.map((violation) => `${place}, ${theme}: ${violation.id} ${violation.nodes[0]?.html}`));
       }
-      expect(errors).toEqual([]);
-      await context.close();
-    });
-  }
+    }
+    expect(found).toEqual([]);
+    expect(errors).toEqual([]);
+    await context.close();
+  });
 
   it('is reached by keys alone', async () => {
     const { page, context } = await openPage(browser, server.url);

@@ -34,6 +34,7 @@ describe('the first evening', () => {
     await page.getByRole('link', { name: /^Masking/ }).click();
     await page.getByText('cream first', { exact: false }).first().waitFor();
     await page.getByRole('link', { name: /^Dates/ }).click();
+    await page.getByText('why then?').first().waitFor();
     expect(await page.getByText('why then?').count()).toBeGreaterThan(15);
     await page.getByRole('link', { name: /^Money/ }).click();
     await page.getByText('To buy, its share').waitFor();
@@ -78,7 +79,11 @@ describe('the first evening', () => {
     await add.dblclick();
     await page.getByRole('heading', { name: 'Small bell' }).waitFor();
     await page.getByRole('link', { name: 'All pieces' }).click();
-    expect(await page.getByRole('listitem').filter({ hasText: 'Small bell' }).count()).toBe(1);
+    await page
+      .getByRole('link', { name: /Small bell/ })
+      .first()
+      .waitFor();
+    expect(await page.getByRole('button', { name: 'Duplicate Small bell' }).count()).toBe(1);
     await context.close();
   });
 

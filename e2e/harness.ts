@@ -68,6 +68,7 @@ export async function openPage(
   options: Parameters<Browser['newContext']>[0] = {},
 ): Promise<{ page: Page; context: BrowserContext; errors: string[] }> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options });
+  context.setDefaultTimeout(60_000);
   const page = await context.newPage();
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));

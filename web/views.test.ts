@@ -1,0 +1,130 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { conditionsOf } from '#core/drying/index';
+import { eventSchema, pieceSchema, readWorkshopText } from '#core/facts/index';
+import { plan, planView } from '#core/plan/index';
+import { toMinute } from '#core/units/index';
+import { doneEvent, doneEvents } from './screens/bench/doneEvent.ts';
+import { layOutText, packUpText, stayOf, whoText } from './screens/bench/stay.ts';
+import { partKeyParts } from './screens/bench/stepKeyParts.ts';
+import { foldedAxis } from './screens/drying-board/foldedAxis.ts';
+import { sectionStates } from './screens/job-sheet/sectionStates.ts';
+import { duplicated } from './screens/pieces/duplicated.ts';
+
+const read = readWorkshopText(readFileSync(new URL('../demo/breakwater.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(read.problem.error);
+const { facts } = read.value;
+const NOW = toMinute(read.value.writtenAt);
+const view = planView(plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW) }));
+const stepIn = (words: string) => view.steps.find((step) => step.id.includes(words)) ?? view.steps[0];
+
+describe('the stay on Tonight', () => {
+  it('is the one that is on', () => {
+    const stay = stayOf(view);
+    expect(stay?.on).toBe(true);
+    expect(stay?.session.stepIds[0]).toContain('roller.frame.coat');
+  });
+  it('is none in an empty plan', () => expect(stayOf({ ...view, sessions: [] })).toBeNull());
+  it('says what to lay out and how to pack up', () => {
+    const steps = (stayOf(view)?.session.stepIds ?? []).map((id) => view.steps.find((step) => step.id === id) ?? view.steps[0]);
+    expect(layOutText(steps)).toContain('Dunlin lock green');
+    expect(layOutText(steps)).toContain('fine line tape');
+    expect(packUpText(steps)).toContain('nozzles');
+    expect(layOutText([])).toBe('gloves');
+  });
+  it('names pegs, piece and parts', () => {
+    expect(whoText(stepIn('roller.frame.coat'), 'Road roller', ['Frame'])).toBe('peg 7 · Road roller frame');
+    expect(whoText(stepIn('crane.tower.strip-off'), 'Harbour crane', ['Tower', 'Jib'])).toBe('pegs 12, 13 · Harbour crane tower and jib');
+    expect(whoText(stepIn('tram.-.fit'), 'Tram no. 7', ['Body'])).toBe('Tram no. 7');
+  });
+});
+
+describe('a done event', () => {
+  it('carries what was really put on and fits the schema', () => {
+    const event = doneEvent(stepIn('roller.frame.coat'), 'e1', NOW, 'shed');
+    expect(eventSchema.safeParse(event).success).toBe(true);
+    expect(event.coat).toMatchObject({ family: 'acrylic-enamel', filmUm: 15, placeId: 'shed' });
+    expect(event.stepKeys).toEqual(['roller.frame.coat.green-f.2']);
+  });
+  it('is one a part where parts side by side have layers of their own', () => {
+    const step = stepIn('crane.tower.coat.primer-t.1');
+    let ids = 0;
+    const events = doneEvents(
+      step,
+      () => `e${++ids}`,
+      NOW,
+      'shed',
+      undefined,
+      (partId) => partKeyParts(step.keys[step.on.findIndex((on) => on.partId === partId)]).subject,
+    );
+    expect(events.map((event) => event.kind === 'done' && event.coat?.layerId)).toEqual(['primer-t', 'primer-j']);
+    const only = doneEvents(
+      step,
+      () => `e${++ids}`,
+      NOW,
+      'shed',
+      ['jib'],
+      () => 'primer-j',
+    );
+    expect(only).toHaveLength(1);
+    for (const event of [...events, ...only]) expect(eventSchema.safeParse(event).success).toBe(true);
+  });
+  it('covers the whole piece where the step does', () => {
+    const event = doneEvent(stepIn('balance.-.teardown'), 'e', NOW, 'shed');
+    expect(event.stepKeys).toEqual(['balance.-.teardown.-.1']);
+    expect(event.on.length).toBe(3);
+  });
+});
+
+describe('the folded axis', () => {
+  const session = { from: 1000, to: 1120, stepIds: [], attendedMinutes: 60, freeUntil: 1200 };
+  it('draws bench hours wider, keeps order and fills the width', () => {
+    const axis = foldedAxis(0, 10_080, 1000, [session], false);
+    expect(axis.fold).toBeGreaterThan(5);
+    expect(axis.place(0)).toBe(0);
+    expect(axis.place(10_080)).toBeCloseTo(1000, 6);
+    let before = -1;
+    for (let at = 0; at <= 10_080; at += 60) {
+      expect(axis.place(at)).toBeGreaterThan(before);
+      before = axis.place(at);
+    }
+    expect(axis.place(1060) - axis.place(1000)).toBeGreaterThan(5 * (axis.place(3060) - axis.place(3000)));
+  });
+  it('draws every minute alike when asked, and without sessions', () => {
+    expect(foldedAxis(0, 100, 1000, [session], true).place(50)).toBeCloseTo(500, 6);
+    expect(foldedAxis(0, 100, 1000, [], false).place(25)).toBeCloseTo(250, 6);
+  });
+});
+
+describe('a duplicate', () => {
+  it('is valid, has ids of its own and nothing done', () => {
+    let ids = 0;
+    const tram = facts.pieces[0];
+    const copy = duplicated(tram, () => `n${++ids}`, [1, 2, 3]);
+    expect(pieceSchema.safeParse(copy).error?.issues ?? []).toEqual([]);
+    expect(copy.parts.map((part) => part.pegs[0])).toEqual([4, 5, 6]);
+    const idsOf = (piece: typeof tram) => piece.parts.flatMap((part) => [part.id, ...part.layers.map((layer) => layer.id)]);
+    expect(idsOf(copy).filter((id) => idsOf(tram).includes(id))).toEqual([]);
+    const both = { ...facts, pieces: [tram, copy] };
+    expect(plan({ facts: both, now: NOW, conditions: conditionsOf(both, NOW) }).pieces.every((piece) => piece.likely !== null)).toBe(true);
+  });
+});
+
+describe('the states of a job sheet', () => {
+  const states = (id: string) => {
+    const piece = facts.pieces.find((own) => own.id === id);
+    const own = view.pieces.find((candidate) => candidate.pieceId === id);
+    if (!piece || !own) throw new Error(id);
+    return sectionStates(piece, own, view, facts);
+  };
+  it('say the next decision', () => {
+    expect(states('lamp').coats).toBe('1 would not sit');
+    expect(states('lamp').dates).toBe('stopped');
+    expect(states('lamp').money).toContain('over');
+    expect(states('seaplane').coats).toBe('1 care to settle');
+    expect(states('tram')).toMatchObject({ strip: 'done', masking: '1 mask', finish: '1 parcel not here' });
+    expect(states('crane')).toMatchObject({ strip: 'solvent gel', survey: '2 guesses to settle' });
+    expect(states('balance').strip).not.toBe('done');
+    expect(states('vane').dates).toBe('finished');
+  });
+});
