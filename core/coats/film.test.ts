@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type Family, type Hand, isMetal, MATERIALS, type Role } from '#core/facts/index';
 import { labOf } from '#core/colour/index';
-import { filmOfCoat, finestRelief, readySystems, reliefEffect, resolveLayer, stackJoint } from './index.ts';
+import { filmOfCoat, finestRelief, groundSuits, readySystems, reliefEffect, resolveLayer, stackJoint } from './index.ts';
 import { EMPTY_FACTS, type Layer } from '#core/facts/index';
 import { starterShelf } from '#core/buying/index';
 
@@ -83,6 +83,14 @@ describe('ready systems', () => {
     const [primer, colour] = layersOn('steel', 0);
     expect(primer.wanted?.name).toContain('white');
     expect(colour.coats).toBeGreaterThanOrEqual(3);
+  });
+  it('keep a light ground under a weak colour, even beside a black', () => {
+    const both = [...colours, { name: 'black', lab: labOf('#1e1f20'), covers: 'all' as const }];
+    const [system] = readySystems({ material: 'steel', colours: both, hands: ['aerosol'], keepsPaint: false });
+    expect(system.layers[0].wanted?.name).toContain('white');
+    expect(groundSuits({ l: 62, a: 0, b: 0 }, labOf('#c23a2a'))).toBe(true);
+    expect(groundSuits({ l: 15, a: 0, b: 0 }, labOf('#c23a2a'))).toBe(false);
+    expect(groundSuits({ l: 15, a: 0, b: 0 }, labOf('#1d4b78'))).toBe(true);
   });
   it('never choose a two-pack paint', () => {
     for (const material of MATERIALS)

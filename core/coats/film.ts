@@ -1,5 +1,5 @@
 import type { Family, Hand, Label, Lab, Role } from '#core/facts/index';
-import { contrastOf, hidingShare } from '#core/colour/index';
+import { colourWord, contrastOf, hidingShare } from '#core/colour/index';
 
 export type FilmFigures = { readonly filmUm: number; readonly solids: number; readonly source: 'label' | 'default' };
 
@@ -66,6 +66,14 @@ export function coatsToHide(ground: Lab, coat: Lab, share = hidingShare(coat), f
   if (contrast <= HIDDEN_CONTRAST) return { coats: 1, contrast };
   const coats = Math.max(1, Math.ceil(Math.log(HIDDEN_CONTRAST / contrast) / Math.log(through) - 1e-9));
   return { coats, contrast };
+}
+
+/** Least lightness of the ground under weak-hiding colours (BRIEF §7): yellow and orange on white or cream, red also on light grey. */
+const LEAST_GROUND: Record<string, number> = { yellow: 80, orange: 80, red: 58 };
+
+/** Whether a ground is light enough for a colour that hides weakly; others take any. */
+export function groundSuits(ground: Lab, coat: Lab): boolean {
+  return ground.l >= (LEAST_GROUND[colourWord(coat)] ?? 0);
 }
 
 /** Finest relief by scale denominator, µm (BRIEF §7). */

@@ -7,6 +7,7 @@ export {
   filmOfCoat,
   FLATTING_TAKES_UM,
   finestRelief,
+  groundSuits,
   HIDDEN_CONTRAST,
   reliefEffect,
   REMOVAL_UM,

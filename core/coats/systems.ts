@@ -1,6 +1,6 @@
 import { contrastOf } from '#core/colour/index';
 import { type Family, type Hand, isMetal, type Lab, type Layer, type Material } from '#core/facts/index';
-import { coatsToHide } from './film.ts';
+import { coatsToHide, groundSuits } from './film.ts';
 
 export type SystemKind = 'quickest' | 'hardest' | 'cheapest';
 
@@ -80,8 +80,12 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
   return [primer, ...colours, ...clear];
 }
 
-/** The primer shade that needs the fewest coats over all colours, light first where equal (weak-hiding colours want light below). */
+/**
+ * The primer shade under these colours. Weak-hiding ones are asked first: yellow and orange want white, red wants white or
+ * light grey (BRIEF §7); among what they allow the shade that needs the fewest coats over all colours wins.
+ */
 function primerShade(colours: readonly Lab[]): { name: string; lab: Lab } {
   const coats = (lab: Lab) => colours.reduce((sum, colour) => sum + coatsToHide(lab, colour).coats + contrastOf(lab, colour) / 100, 0);
-  return [...PRIMERS].sort((a, b) => coats(a.lab) - coats(b.lab))[0];
+  const allowed = PRIMERS.filter((primer) => colours.every((colour) => groundSuits(primer.lab, colour)));
+  return [...(allowed.length > 0 ? allowed : PRIMERS)].sort((a, b) => coats(a.lab) - coats(b.lab))[0];
 }

@@ -152,8 +152,8 @@ export class CoatBuilder {
         holds: amount.holds,
       };
       const masked =
-        this.#chain.last && 'step' in this.#chain.last && keepers.zones.length > 0
-          ? [dwell(this.#chain.last.step, [0, TAPE_STAYS_MINUTES], 'tape must not stay on for days')]
+        this.#chain.last && keepers.zones.length > 0
+          ? [dwell(this.#chain.last, [0, TAPE_STAYS_MINUTES], 'tape must not stay on for days')]
           : [];
       const ref = this.#chain.add(
         {

@@ -31,13 +31,18 @@ export function soonAfter(ref: Ref, minutes: number, reason: string): Tail {
   };
 }
 
-/** Between two moments after a step: a dwell. */
-export function dwell(stepId: string, minutes: readonly [number, number], reason: string): Tail {
+/** Between two moments after a step: a dwell. What was begun at the bench and overstayed comes off as soon as may be. */
+export function dwell(ref: Ref, minutes: readonly [number, number], reason: string): Tail {
+  const steps = stepsOf([ref]);
   return {
-    from: [stepId],
-    together: [stepId],
+    from: steps,
+    together: steps,
     reason,
-    allowed: (endOf) => [{ from: endOf(stepId) + minutes[0], to: endOf(stepId) + minutes[1] }],
+    allowed: (endOf) => {
+      const from = resolveRef(ref, endOf);
+      const inTime = { from: from + minutes[0], to: from + minutes[1] };
+      return 'at' in ref ? [inTime, { from: inTime.to, to: null }] : [inTime];
+    },
   };
 }
 

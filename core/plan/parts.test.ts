@@ -110,7 +110,8 @@ describe('gaps', () => {
     expect(tail.allowed(() => NOW + 100)[0].from).toBeCloseTo(NOW + 110, 3);
   });
   it('keep dwells, clean surfaces and late tape', () => {
-    expect(dwell('on', [5, 60], '').allowed(() => NOW)).toEqual([{ from: NOW + 5, to: NOW + 60 }]);
+    expect(dwell({ step: 'on' }, [5, 60], '').allowed(() => NOW)).toEqual([{ from: NOW + 5, to: NOW + 60 }]);
+    expect(dwell({ at: NOW }, [5, 60], '').allowed(never)).toHaveLength(2);
     expect(soonAfter({ at: NOW }, 240, '').allowed(never)).toEqual([
       { from: NOW, to: NOW + 240 },
       { from: NOW + 240, to: null, scuff: true },

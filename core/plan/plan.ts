@@ -139,7 +139,7 @@ function scheduleSteps(
   const live = steps.filter((step) => step.stopped === undefined);
   const ids = new Set(live.map((step) => step.id));
   const agreed = facts.agreed[0]?.starts ?? {};
-  const urgency = new Map(facts.pieces.map((piece) => [piece.id, piece.neededBy ? -DAY / 2 : 0]));
+  const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now)]));
   const air = airCheck(conditions, workshop.sprayPlaceId);
   const activities: Activity[] = live.map((step) => {
     const put = history.notBefore.get(step.id);
@@ -158,6 +158,12 @@ function scheduleSteps(
     .filter((gap) => ids.has(gap.to))
     .map((gap) => ({ ...gap, from: gap.from.filter((id) => ids.has(id)), together: gap.together.filter((id) => ids.has(id)) }));
   return schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES });
+}
+
+/** A day it is needed by puts a piece before others where both could begin; within a week, well before. */
+function pressure(piece: Piece, now: Minute): number {
+  if (piece.neededBy === undefined) return 0;
+  return toMinute(`${piece.neededBy}T12:00:00Z`) - now < 7 * DAY ? -200 : -10;
 }
 
 /** Whether the air of the spray place lets this paint on, remembered by the quarter hour. */

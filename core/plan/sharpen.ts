@@ -75,7 +75,7 @@ function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'questi
   if (kind === 'material') return materialQuestion(part, withPart);
   if (kind === 'finish') {
     return {
-      question: `Is the old paint on ${part.name.toLowerCase()} sound? Press tape on and pull.`,
+      question: `${part.name}: is the old paint sound? Press tape on and pull.`,
       answers: [
         { label: 'Holds', piece: withPart({ finish: 'sound' }) },
         { label: 'Flakes', piece: withPart({ finish: 'flaking' }) },
@@ -90,7 +90,7 @@ function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'questi
       });
     const longest = Math.max(...part.faces.map((face) => face.longMm));
     return {
-      question: `Is ${part.name.toLowerCase()} about ${Math.round(longest)} mm on its longest face?`,
+      question: `${part.name}: is the longest face about ${Math.round(longest)} mm?`,
       answers: [
         { label: 'Smaller', piece: sized(0.75) },
         { label: 'About so', piece: settled },
@@ -121,10 +121,9 @@ const METALLIC_ALTERNATIVES = [
 
 function materialQuestion(part: Part, withPart: (change: Partial<Part>) => Piece): Pick<SharpenQuestion, 'question' | 'answers'> {
   const options = ALTERNATIVES[part.material] ?? METALLIC_ALTERNATIVES;
-  const name = part.name.toLowerCase();
   const question =
     part.material === 'unknown'
-      ? `What is ${name} made of? Try a magnet.`
-      : `Is ${name} ${plain(part.material)}? ${options === METALLIC_ALTERNATIVES ? 'Try a magnet.' : 'Look at a hidden edge.'}`;
+      ? `${part.name}: what is it made of? Try a magnet.`
+      : `${part.name}: ${plain(part.material)}? ${options === METALLIC_ALTERNATIVES ? 'Try a magnet.' : 'Look at a hidden edge.'}`;
   return { question, answers: options.map(({ label, material }) => ({ label, piece: withPart({ material }) })) };
 }

@@ -1,4 +1,4 @@
-import { coatsToHide, FLATTING_TAKES_UM, finestRelief, reliefEffect, resolveLayer } from '#core/coats/index';
+import { coatsToHide, FLATTING_TAKES_UM, finestRelief, groundSuits, reliefEffect, resolveLayer } from '#core/coats/index';
 import type { Lab, Part, Piece } from '#core/facts/index';
 import { coatAmount } from '#core/amounts/index';
 import { paintedFaces } from '#core/survey/index';
@@ -40,6 +40,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
   const { layers } = layersInOrder(part, context);
   const paintable = part.zones.filter((zone) => zone.bare === undefined).length;
   const tops = part.zones.map(() => ({ name: 'bare', lab: null as Lab | null, um: 0 }));
+  const darkGrounds: string[] = [];
   const views = layers.map(({ resolved, zones }) => {
     const laidCoats = context.history
       .coatsOn(piece.id, part.id, part.zones[zones[0]].id)
@@ -47,6 +48,8 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     const grounds = zones.map((zone) => tops[zone]).filter((top) => top.lab !== null);
     const asks = (resolved.role === 'colour' || resolved.role === 'metallic') && !resolved.transparent && grounds.length > 0;
     const hides = asks ? Math.max(...grounds.map((ground) => coatsToHide(ground.lab as Lab, resolved.lab, resolved.share).coats)) : null;
+    const dark = asks ? grounds.find((ground) => !groundSuits(ground.lab as Lab, resolved.lab)) : undefined;
+    if (dark && laidCoats === 0) darkGrounds.push(`${resolved.name} hides weakly: it wants a white or light ground, not ${dark.name}.`);
     const amount = coatAmount(
       paintedFaces(
         part,
@@ -80,7 +83,13 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
   });
   const filmUm = Math.max(0, ...tops.map((top) => top.um));
   const reliefUm = finestRelief(piece.scale);
-  return { layers: views, filmUm, reliefUm, reliefText: reliefEffect(filmUm, reliefUm).text, needs: openNeeds(part, context) };
+  return {
+    layers: views,
+    filmUm,
+    reliefUm,
+    reliefText: reliefEffect(filmUm, reliefUm).text,
+    needs: [...openNeeds(part, context), ...darkGrounds],
+  };
 }
 
 /** What the stack as a whole still needs: clear over basecoat and candy (BRIEF §6, rule 8). */

@@ -130,11 +130,9 @@ function addMethod(
       method,
       because: choice.because,
     });
-    if ('step' in patch) {
-      chain.add({ stage: 'look', subject: 'patch', title: 'Look at the test patch', minutes: 2, because: 'It settles the method.' }, [
-        dwell(patch.step, [Math.max(5, practice.dwell[0]), 7 * 1440], 'the patch needs its dwell'),
-      ]);
-    }
+    chain.add({ stage: 'look', subject: 'patch', title: 'Look at the test patch', minutes: 2, because: 'It settles the method.' }, [
+      dwell(patch, [Math.max(5, practice.dwell[0]), 7 * 1440], 'the patch needs its dwell'),
+    ]);
   }
   for (let number = 1; number <= applications; number++) {
     const round = applications > 1 ? `, time ${number} of ${applications}` : '';
@@ -162,7 +160,7 @@ function addMethod(
       consumables: cost,
       detail: method === 'gel' ? 'thick, kept wet under film' : '',
     });
-    const wait = 'step' in on ? [dwell(on.step, practice.dwell, 'the stripper needs its dwell')] : [];
+    const wait = [dwell(on, practice.dwell, 'the stripper needs its dwell')];
     chain.add(
       {
         stage: 'strip-off',

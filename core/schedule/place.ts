@@ -63,15 +63,17 @@ class Placement {
   }
 
   /**
-   * Who goes first: a window already open that shuts within the day, soonest to shut first; then whoever can start soonest,
+   * Who goes first: a window already open that shuts before the next stay, soonest to shut first; then whoever can start soonest,
    * short work before long, so that films dry while the long work is done.
    */
   #rank(group: readonly Activity[], trial: Trial): number {
     const { allowed } = this.#allowedFor(group[0], new Map());
     const closes = allowed[0]?.to ?? null;
-    if (closes !== null && closes - this.#problem.now < DAY && trial.slots[0].slot.start <= closes) return closes - 1e9;
+    const start = trial.slots[0].slot.start;
+    const nextStay = this.#problem.free.find((span) => span.from > start)?.from ?? Number.POSITIVE_INFINITY;
+    if (closes !== null && closes < nextStay && start <= closes) return closes - 1e9;
     const minutes = group.reduce((sum, activity) => sum + activity.minutes, 0);
-    return trial.slots[0].slot.start + group[0].priority + minutes / 2;
+    return start + group[0].priority + minutes / 2;
   }
 
   /** Activities tied by a shared window, in the order their gaps give. */

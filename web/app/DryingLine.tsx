@@ -16,7 +16,7 @@ export function DryingLine() {
   return (
     <section
       aria-label="Drying line"
-      className="noprint flex h-[58px] items-center justify-between gap-6 overflow-hidden bg-rail px-6 text-[#f2f2f2]"
+      className="noprint flex h-[58px] items-center justify-between gap-6 overflow-hidden bg-rail px-4 sm:px-6 text-[#f2f2f2]"
     >
       <ol className="flex min-w-0 items-baseline gap-6">
         {next.length === 0 && <li className="text-[#c4c4c4]">Nothing is drying. The line is free.</li>}
@@ -27,7 +27,7 @@ export function DryingLine() {
           </li>
         ))}
       </ol>
-      <ol className="flex h-full shrink-0 items-start border-t-0">
+      <ol className="hidden h-full shrink-0 items-start md:flex">
         {LINE_STATES.map((state) => (
           <LinePlace key={state} state={state} parts={plan.hanging.filter((part) => part.state === state)} />
         ))}

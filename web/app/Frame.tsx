@@ -27,7 +27,7 @@ export function Frame() {
           <>
             <Header />
             <DryingLine />
-            <main id="main" className="mx-auto max-w-[1480px] px-6 py-5">
+            <main id="main" className="mx-auto max-w-[1480px] px-3 py-3 sm:px-6 sm:py-5">
               <Outlet />
             </main>
             <Palette />
@@ -39,8 +39,8 @@ export function Frame() {
         toastOptions={{
           unstyled: true,
           classNames: {
-            toast: 'sheet flex items-center gap-4 min-w-80 !py-3 text-body',
-            actionButton: 'act !min-h-9',
+            toast: 'sheet flex items-center justify-between gap-4 min-w-80 !py-3 font-sans text-body',
+            actionButton: 'act !min-h-9 shrink-0 whitespace-nowrap',
             error: 'border-l-4 !border-l-ink',
           },
         }}

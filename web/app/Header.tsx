@@ -18,28 +18,28 @@ export const DESTINATIONS = [
 
 export function Header() {
   return (
-    <header className="noprint flex h-12 items-center gap-8 border-b border-hairline bg-header px-6">
+    <header className="noprint flex h-12 items-center gap-4 border-b border-hairline bg-header px-4 sm:gap-8 sm:px-6">
       <a href="#main" className="sr-only focus:not-sr-only">
         To the page
       </a>
       <NavLink to="/" className="flex items-baseline gap-1 text-[20px] font-[750] text-ink" aria-label="Enamelos, to the bench">
         Enamelos <span className="inline-block size-[10px] rounded-full border-[2.5px] border-ink" aria-hidden />
       </NavLink>
-      <nav aria-label="Destinations" className="flex h-full gap-6">
+      <nav aria-label="Destinations" className="flex h-full min-w-0 gap-5 overflow-x-auto sm:gap-6">
         {DESTINATIONS.map(({ to, name }) => (
           <NavLink
             key={to}
             to={to}
             end={to === '/'}
             className={({ isActive }) =>
-              `flex h-full items-center border-b-2 ${isActive ? 'border-ink font-[650] text-ink' : 'border-transparent text-second hover:text-ink'}`
+              `flex h-full shrink-0 items-center border-b-2 ${isActive ? 'border-ink font-[650] text-ink' : 'border-transparent text-second hover:text-ink'}`
             }
           >
             {name}
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex items-center gap-4">
+      <div className="ml-auto hidden items-center gap-4 lg:flex">
         <SendState />
         <AirNow />
       </div>

@@ -10,6 +10,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../app/useFacts.ts';
 import { useNow } from '../../app/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
+import { sentence } from '../../views/sentence.ts';
 import { AfterDone, type JustDone } from './AfterDone.tsx';
 import { doneEvents } from './doneEvent.ts';
 import { keepAwake, ring } from './signals.ts';
@@ -114,7 +115,7 @@ export function Bench() {
         <Countdown ready={ready} opensIn={opensIn} closesIn={closes === null ? null : closes - now} />
         <WindowBar step={step} now={now} />
         <p className="mt-4 text-[16px] leading-relaxed text-[#e4e4e4]">
-          {step.detail ? `${step.detail[0].toUpperCase()}${step.detail.slice(1)}. ` : ''}
+          {step.detail ? `${sentence(step.detail)}. ` : ''}
           {step.missedUntil !== null &&
             closes !== null &&
             `Miss ${words.clock(closes)} and it waits until ${words.moment(step.missedUntil)}.`}

@@ -37,7 +37,7 @@ export function Tonight() {
     : `Next, ${words.moment(stay.session.from)}`;
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
-      <section className="sheet !px-7" aria-labelledby="tonight">
+      <section className="sheet !px-4 sm:!px-7" aria-labelledby="tonight">
         <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hairline pb-4">
           <div className="flex flex-wrap items-baseline gap-x-4">
             <h1 id="tonight">{heading}</h1>
@@ -97,10 +97,11 @@ export function Tonight() {
           })}
           <Row at={words.clock(stay.session.to)} title="Pack up" detail={packUpText(steps)} minutes={PACK_UP_MINUTES} />
         </ol>
-        <div className="noprint sticky bottom-0 -mx-7 -mb-5 flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-7 py-3">
+        <div className="noprint sticky bottom-0 -mx-4 -mb-5 sm:-mx-7 flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-4 py-3 sm:px-7">
           {stay.on ? (
             <Link to="/bench" className="act !min-h-[52px] px-6 text-lead" data-first="true">
-              Start at the bench <kbd className="figure rounded-[3px] border border-current px-2 text-small opacity-80">Enter</kbd>
+              Start at the bench{' '}
+              <kbd className="figure hidden sm:inline rounded-[3px] border border-current px-2 text-small opacity-80">Enter</kbd>
             </Link>
           ) : (
             <Link to="/bench" className="act !min-h-[52px] px-6 text-lead">
@@ -136,14 +137,16 @@ function Row({
   lab?: Parameters<typeof PaintStrip>[0]['lab'];
 }) {
   return (
-    <li className="grid min-h-[48px] grid-cols-[58px_14px_minmax(220px,1.15fr)_minmax(180px,1.3fr)_64px] items-center gap-x-4 border-b border-hairline py-[6px]">
+    <li className="grid min-h-[48px] grid-cols-[52px_12px_minmax(0,1fr)_56px] items-center gap-x-3 sm:gap-x-4 md:grid-cols-[58px_14px_minmax(220px,1.15fr)_minmax(180px,1.3fr)_64px] border-b border-hairline py-[6px]">
       <time className="figure !text-body">
         {at}
         <span className="hidden print:block">☐ ___:___</span>
       </time>
       <PaintStrip lab={lab ?? null} />
       <span className="text-[16px] leading-snug font-[650] text-ink">{title}</span>
-      <span className="second leading-snug">{detail}</span>
+      <span className="second order-last col-span-2 col-start-3 text-small leading-snug md:order-none md:col-span-1 md:col-start-auto md:text-body">
+        {detail}
+      </span>
       <span className="figure text-right">{minutes} min</span>
     </li>
   );

@@ -7,6 +7,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { colourName } from '../../views/SwatchPicker.tsx';
+import { sentence } from '../../views/sentence.ts';
 import { Why } from '../../views/Why.tsx';
 import { AddLayer } from './AddLayer.tsx';
 import { CoatStack, type JointMark } from './CoatStack.tsx';
@@ -130,7 +131,7 @@ function JointCard({
   return (
     <section className="sheet border-t-4 !border-t-ink" aria-label="Joint" aria-live="polite">
       <h2>
-        {nameOf(layerId)} on {below}: {laid ? 'laid' : joint.verdict}
+        {sentence(nameOf(layerId))} on {below}: {laid ? 'laid' : joint.verdict}
       </h2>
       <p className="mt-2">{joint.answer.because}</p>
       <p className="second mt-2 text-small">
@@ -160,7 +161,7 @@ function JointCard({
               return (
                 <li key={remedy.text} className="flex items-center justify-between gap-3 border-b border-hairline py-2">
                   <span>
-                    <span className="font-[650] text-ink">{remedy.text[0].toUpperCase() + remedy.text.slice(1)}</span>
+                    <span className="font-[650] text-ink">{sentence(remedy.text)}</span>
                     <span className="second block text-small">then it is: {remedy.verdict}</span>
                   </span>
                   {layers && (

@@ -6,6 +6,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Divide } from './Divide.tsx';
+import { sentence } from '../../views/sentence.ts';
 import type { SectionProps } from './JobSheet.tsx';
 import { PartTabs, usePart } from './PartTabs.tsx';
 
@@ -23,6 +24,11 @@ export function Masking({ piece, view }: SectionProps) {
     (step) =>
       step.pieceId === piece.id && (step.stage === 'mask' || step.stage === 'unmask') && step.on.some((on) => on.partId === part.id),
   );
+  const tapeStays = steps.flatMap((step) => {
+    const off = steps.find((own) => own.stage === 'unmask' && own.id === step.id.replace('.mask.', '.unmask.'));
+    return step.stage === 'mask' && step.placed && off?.placed ? [off.placed.start - step.placed.end] : [];
+  });
+  const longest = Math.max(0, ...tapeStays);
   const insist = (colourOrder: string[] | undefined) =>
     keep({ ...part, colourOrder }, colourOrder ? 'Your order is planned.' : 'The cheapest order is planned.');
   const painted = view.stacks[part.id].layers.some(
@@ -40,7 +46,13 @@ export function Masking({ piece, view }: SectionProps) {
         </div>
         {order && (
           <>
-            <p className="mt-1">{order.because}</p>
+            <p className="mt-1">{sentence(order.because)}</p>
+            {longest > LONG_TAPE && (
+              <p className="mt-2 border-l-4 border-ink pl-3 font-[650]">
+                Tape would stay on for {words.duration(longest)}: it tears edges and leaves glue. Fewer coats, a lighter ground or a warmer
+                place keep all coats in one stay.
+              </p>
+            )}
             <ZoneDrawing order={part.colourOrder ?? order.order} stack={view.stacks[part.id]} />
           </>
         )}
@@ -116,6 +128,9 @@ export function Masking({ piece, view }: SectionProps) {
     </div>
   );
 }
+
+/** Tape that stays longer than this is worth a word, minutes. */
+const LONG_TAPE = 26 * 60;
 
 const COSTS: readonly (readonly [keyof OrderAnswer['parts'], string])[] = [
   ['masking', 'Tape on and off'],

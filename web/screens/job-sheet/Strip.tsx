@@ -158,23 +158,19 @@ function MethodRow({
       <td className="py-2 pr-3 whitespace-nowrap">
         <span aria-hidden>{SHAPES[row.verdict]}</span> {WORDS[row.verdict]}
       </td>
-      <td className="second py-2 pr-3 leading-snug">{row.because.includes(': ') ? why : 'no objection'}</td>
-      <td className="figure py-2 text-right">
-        {!never && (
-          <>
-            {effort.minutes} min
-            {effort.waitMinutes > 0 && (
-              <span className="second block">
-                {effort.applications} × dwell {dwellText(row.method)}
-              </span>
-            )}
-          </>
+      <td className="second py-2 pr-3 leading-snug">
+        {row.because.includes(': ') ? why : 'no objection'}
+        {!never && effort.waitMinutes > 0 && (
+          <span className="block text-small">
+            {effort.applications} × dwell {dwellText(row.method)}
+          </span>
         )}
       </td>
+      <td className="figure py-2 text-right">{!never && <>{effort.minutes} min</>}</td>
       <td className="figure py-2 pl-4 text-right">{!never && money(effort.cost)}</td>
       <td className="py-1 pl-3 text-right">
         {planned ? (
-          <strong>planned</strong>
+          <strong className="inline-block py-2">planned</strong>
         ) : never && row.noOverride ? (
           <span className="second text-small">refused</span>
         ) : never ? (

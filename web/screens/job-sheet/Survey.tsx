@@ -116,7 +116,7 @@ function PartRow({ piece, part, onDuplicate, onRemove }: { piece: Piece; part: P
   };
   return (
     <li className="border-b border-hairline py-3">
-      <div className="grid grid-cols-[minmax(150px,1.1fr)_minmax(170px,1.2fr)_minmax(150px,1fr)_auto] items-center gap-x-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)_minmax(0,1.2fr)_auto] items-center gap-x-3">
         <span>
           <span className="font-[650] text-ink">{part.name}</span>
           {part.copies > 1 && <span className="second"> × {part.copies}</span>}
