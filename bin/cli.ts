@@ -51,8 +51,6 @@ function planFile(command: 'plan' | 'check', path: string, argv: readonly string
   const now = asked === undefined ? toMinute(read.value.writtenAt) : toMinute(asked);
   if (!Number.isFinite(now)) return refuse({ error: `"${asked}" is no time`, at: '--now', mend: 'Write it like 2026-12-01T19:00:00Z.' });
   const { facts } = argv.includes('--shift') ? shiftFile(read.value, now) : read.value;
-  if (facts.workshop.length === 0)
-    return refuse({ error: 'The file holds no workshop', at: 'facts.workshop', mend: 'Export it after the first run.' });
   return command === 'plan' ? printPlan(facts, now) : printCheck(facts, now);
 }
 

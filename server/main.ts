@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
 import { runSensors } from './sensors.ts';
-import { openDemo, openWorkshop, WrongFolder } from './workshopFolder.ts';
+import { openDemo, openWorkshop, BadSetting } from './workshopFolder.ts';
 
 /** Starts the server: `--demo` with the demo workshop, `--fresh` from its file again. PORT and ENAMELOS_DATA are honoured. */
 
@@ -18,6 +18,8 @@ function demoNow(): number {
 const port = Number(process.env.PORT ?? 4180);
 
 try {
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new BadSetting(`PORT is a number from 0 to 65535, not "${process.env.PORT}".`);
   const { db, store } = demo ? openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
   const changes = new Changes();
   const app = await buildApp({ store, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
@@ -34,7 +36,7 @@ try {
   const address = app.server.address();
   console.log(`Enamelos is ready at http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}`);
 } catch (error) {
-  if (error instanceof WrongFolder) console.error(error.message);
+  if (error instanceof BadSetting) console.error(error.message);
   else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') console.error(`Port ${port} is taken. Set PORT to another.`);
   else console.error(error);
   process.exit(1);

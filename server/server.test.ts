@@ -8,7 +8,7 @@ import { bundle } from '../bin/bundle.ts';
 import { buildApp } from './app.ts';
 import { simulatedSensor } from './standins/thermoHygrometer.ts';
 import { type Db, openDatabase } from './store/database.ts';
-import { openDemo, openWorkshop, WrongFolder } from './workshopFolder.ts';
+import { openDemo, openWorkshop, BadSetting } from './workshopFolder.ts';
 
 const root = new URL('..', import.meta.url).pathname;
 const host = { host: '127.0.0.1:4180' };
@@ -77,6 +77,15 @@ describe('facts over HTTP', () => {
     expect((await send('PUT', '/api/facts/wishes/quay', { revision: 0, value: {} })).status).toBe(422);
     expect(await get('/api/workshop')).toEqual(before);
   });
+  it('keeps the workshop itself', async () => {
+    expect(await send('DELETE', '/api/facts/workshop/workshop?revision=1')).toMatchObject({ status: 422 });
+    const demo = JSON.parse(readFileSync(join(root, 'demo/breakwater.json'), 'utf8'));
+    demo.facts.workshop = [];
+    expect(await send('POST', '/api/import', { text: JSON.stringify(demo), apply: true })).toMatchObject({
+      status: 422,
+      body: { at: 'facts.workshop' },
+    });
+  });
   it('takes an event once, however often it is sent', async () => {
     expect((await send('POST', '/api/events', { events: [note('a')] })).body.added).toBe(1);
     expect((await send('POST', '/api/events', { events: [note('a', 'other')] })).body.added).toBe(0);
@@ -107,8 +116,8 @@ describe('facts over HTTP', () => {
 
 describe('folders', () => {
   it('never takes a person’s own folder for a demo', () => {
-    expect(() => openDemo(folder, false, 0)).toThrow(WrongFolder);
-    expect(() => openDemo(folder, true, 0)).toThrow(WrongFolder);
+    expect(() => openDemo(folder, false, 0)).toThrow(BadSetting);
+    expect(() => openDemo(folder, true, 0)).toThrow(BadSetting);
     expect(openDatabase(folder).prepare('SELECT count(*) AS n FROM fact').get()).not.toEqual({ n: 0 });
   });
   it('loads the demo once, shifted to now, and again when asked', () => {

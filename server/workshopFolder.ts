@@ -6,7 +6,8 @@ import { fileURLToPath } from 'node:url';
 import { type Db, openDatabase } from './store/database.ts';
 import { Store } from './store/store.ts';
 
-export class WrongFolder extends Error {}
+/** What the person set (folder, port) cannot be used; the message says what to do. */
+export class BadSetting extends Error {}
 
 /** Opens the person's own workshop; a new one gets usual evenings and the starter shelf. */
 export function openWorkshop(folder: string): { db: Db; store: Store } {
@@ -19,7 +20,7 @@ export function openWorkshop(folder: string): { db: Db; store: Store } {
   return { db, store };
 }
 
-/** Opens the demo, loading it from its file when the folder is new or `fresh`. @throws WrongFolder on a folder that is not a demo's */
+/** Opens the demo, loading it from its file when the folder is new or `fresh`. @throws BadSetting on a folder that is not a demo's */
 export function openDemo(folder: string, fresh: boolean, now: number): { db: Db; store: Store } {
   if (fresh && existsSync(join(folder, 'workshop.sqlite'))) {
     openOnlyDemo(folder).db.close();
@@ -35,7 +36,7 @@ function openOnlyDemo(folder: string): { db: Db; store: Store } {
   const store = new Store(db);
   if (!store.isEmpty && !store.demo) {
     db.close();
-    throw new WrongFolder(`${folder} holds a workshop of your own, not a demo. Set ENAMELOS_DATA to another folder.`);
+    throw new BadSetting(`${folder} holds a workshop of your own, not a demo. Set ENAMELOS_DATA to another folder.`);
   }
   return { db, store };
 }

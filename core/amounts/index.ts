@@ -3,7 +3,8 @@ import type { Family, Hand, Role } from '#core/facts/index';
 
 /** Paint used, by two models of which the larger holds (BRIEF §7). */
 
-export type FlatFace = { readonly longMm: number; readonly shortMm: number };
+/** A flat stretch of surface, and how many of it there are. */
+export type FlatFace = { readonly longMm: number; readonly shortMm: number; readonly count?: number };
 
 type Tool = {
   readonly fanMm: number;
@@ -30,7 +31,7 @@ export function filmMl(faces: readonly FlatFace[], film: { filmUm: number; solid
     const areaM2 = (face.longMm * face.shortMm) / 1e6;
     const transfer =
       hand === 'brush' ? BRUSH_EFFICIENCY : TOOLS[hand].efficiency * Math.sqrt(Math.min(1, face.shortMm / TOOLS[hand].fanMm));
-    return sum + (areaM2 * film.filmUm) / film.solids / transfer;
+    return sum + ((face.count ?? 1) * (areaM2 * film.filmUm)) / film.solids / transfer;
   }, 0);
 }
 
@@ -45,7 +46,7 @@ export function sweepsMl(faces: readonly FlatFace[], hand: Hand): number {
   const tool = TOOLS[hand];
   return faces.reduce((sum, face) => {
     const length = face.longMm + 2 * tool.overrunMm;
-    return sum + (sweepsOf(face, hand) * length * tool.mlPerSecond) / tool.mmPerSecond;
+    return sum + ((face.count ?? 1) * sweepsOf(face, hand) * length * tool.mlPerSecond) / tool.mmPerSecond;
   }, 0);
 }
 
@@ -69,11 +70,14 @@ export function batchMl(ml: number): number {
 /** Minutes to lay one coat: 1 a part and the sweeps themselves (BRIEF §12). */
 export function coatMinutes(faces: readonly FlatFace[], hand: Hand, parts: number): number {
   if (hand === 'brush') {
-    const area = faces.reduce((sum, face) => sum + face.longMm * face.shortMm, 0);
+    const area = faces.reduce((sum, face) => sum + (face.count ?? 1) * face.longMm * face.shortMm, 0);
     return parts + area / 10_000 / 2;
   }
   const tool = TOOLS[hand];
-  const seconds = faces.reduce((sum, face) => sum + (sweepsOf(face, hand) * (face.longMm + 2 * tool.overrunMm)) / tool.mmPerSecond, 0);
+  const seconds = faces.reduce(
+    (sum, face) => sum + ((face.count ?? 1) * sweepsOf(face, hand) * (face.longMm + 2 * tool.overrunMm)) / tool.mmPerSecond,
+    0,
+  );
   return parts + seconds / 60;
 }
 

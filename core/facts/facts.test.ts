@@ -57,6 +57,13 @@ describe('workshop file', () => {
       })?.error,
     ).toContain('Unknown field');
   });
+  it('refuses a file without a workshop', () => {
+    expect(
+      changed((file) => {
+        file.facts.workshop = [];
+      })?.at,
+    ).toBe('facts.workshop');
+  });
   it('refuses caustic on aluminium at its place', () => {
     const problem = changed((file) => {
       const plane = file.facts.pieces.find((piece) => piece.id === 'seaplane') as { parts: { stripMethod?: string }[] };

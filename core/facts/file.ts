@@ -102,6 +102,13 @@ export function readWorkshopText(text: string): Read<WorkshopFile> {
   }
   const parsed = workshopFileSchema.safeParse(raw);
   if (!parsed.success) return { ok: false, problem: problemOf(parsed.error) };
+  if (parsed.data.facts.workshop.length === 0) {
+    return fail(
+      'The file holds no workshop',
+      'facts.workshop',
+      'Export it again after the first run: without hours and places nothing can be planned.',
+    );
+  }
   const broken = brokenReference(parsed.data.facts);
   return broken ? { ok: false, problem: broken } : { ok: true, value: parsed.data };
 }

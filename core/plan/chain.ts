@@ -1,6 +1,7 @@
 import type { Source } from '#core/facts/index';
 import type { Gap } from '#core/schedule/index';
 import { after } from './gaps.ts';
+import { durationText } from '#core/units/index';
 import { partKey, type Stage } from './keys.ts';
 import type { Ref } from './films.ts';
 import type { PartGroup, PlanContext, Step } from './step.ts';
@@ -35,6 +36,8 @@ type Tail = Omit<Gap, 'to'>;
 
 const SPLITS: readonly Stage[] = ['strip', 'strip-off', 'prep', 'flat'];
 const LONGEST_SITTING = 60;
+/** More than this is no evening's work but a wrong size, or the wrong method. */
+const MOST_SITTINGS = 40;
 
 /** One sitting of a long step; the first keeps the step's own key, so that a step which grows longer stays done. */
 function sitting(draft: StepDraft, number: number, of: number): StepDraft {
@@ -83,7 +86,12 @@ export class StepChain {
    * again is split into sittings of at most an hour, so that it fits an evening.
    */
   add(draft: StepDraft, tails: readonly Tail[] = []): Ref {
-    const sittings = SPLITS.includes(draft.stage) ? Math.ceil(draft.minutes / LONGEST_SITTING) : 1;
+    const wanted = SPLITS.includes(draft.stage) ? Math.ceil(draft.minutes / LONGEST_SITTING) : 1;
+    if (wanted > MOST_SITTINGS)
+      this.stop(
+        `“${draft.title}” would take ${durationText(draft.minutes)} at the bench: check sizes and copies, or choose another method.`,
+      );
+    const sittings = wanted > MOST_SITTINGS ? 1 : wanted;
     let ref = this.#addOne(sittings > 1 ? sitting(draft, 1, sittings) : draft, tails);
     for (let number = 2; number <= sittings; number++) ref = this.#addOne(sitting(draft, number, sittings), []);
     return ref;

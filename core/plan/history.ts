@@ -25,8 +25,10 @@ export function historyOf(facts: Facts): History {
   const dryness: EventOf<'dryness'>[] = [];
   for (const event of events) {
     if (event.kind === 'done') {
+      // Done in two tabs at once is done once: a repeat lays no second film.
+      const repeated = event.stepKeys.every((key) => done.has(key));
       for (const key of event.stepKeys) done.set(key, { at: toMinute(event.at), event });
-      if (event.coat) layCoat(coats, event, event.coat);
+      if (event.coat && !repeated) layCoat(coats, event, event.coat);
     } else if (event.kind === 'wait') for (const key of event.stepKeys) notBefore.set(key, toMinute(event.until));
     else if (event.kind === 'trouble') troubles.push(event);
     else if (event.kind === 'dryness') dryness.push(event);

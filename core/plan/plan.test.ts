@@ -152,6 +152,23 @@ describe('facts move the plan', () => {
     expect(next?.placed?.start as number).toBeGreaterThanOrEqual(NOW + 2 + 10);
     expect(broken(once)).toEqual([]);
   });
+  it('counts a coat once when two tabs say done at the same moment', () => {
+    const first = demoPlan.sessions[0].stepIds[0];
+    const twice = [doneOf(first, NOW + 2), { ...doneOf(first, NOW + 3), id: 'other-tab' }];
+    const result = planOf({ ...demo.facts, events: [...demo.facts.events, ...twice] }, NOW + 4);
+    const left = result.steps.filter((step) => step.id.includes('roller.frame.coat'));
+    expect(left.map((step) => step.coat?.number)).toEqual([3]);
+    expect(result.pieces.find((piece) => piece.pieceId === 'roller')?.stacks.frame.layers[1].laidCoats).toBe(2);
+  });
+  it('stays quick with hundreds of copies of many faces', () => {
+    const pieces = demo.facts.pieces.map((piece) => ({
+      ...piece,
+      parts: piece.parts.map((part) => ({ ...part, copies: 200, faces: part.faces.map((face) => ({ ...face, count: 200 })) })),
+    }));
+    const result = planOf({ ...demo.facts, pieces });
+    expect(result.pieces.find((piece) => piece.pieceId === 'crane')?.stopped).toContain('check sizes and copies');
+    expect(broken(result)).toEqual([]);
+  });
   it('puts a step off until the time asked', () => {
     const key = demoPlan.steps.find((step) => step.pieceId === 'tram')?.id as string;
     const until = NOW + 2 * 1440;

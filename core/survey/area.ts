@@ -7,17 +7,16 @@ export function areaMm2(faces: readonly Pick<Face, 'longMm' | 'shortMm' | 'count
   return faces.reduce((sum, face) => sum + face.longMm * face.shortMm * face.count, 0);
 }
 
-/** Faces of the zones named, spread out one by one over counts and copies; bare zones get no paint. */
-export function paintedFaces(part: Part, covers: 'all' | readonly string[]): { longMm: number; shortMm: number }[] {
+/** Faces of the zones named, counted over copies; bare zones get no paint. */
+export function paintedFaces(part: Part, covers: 'all' | readonly string[]): { longMm: number; shortMm: number; count: number }[] {
   const bare = new Set(part.zones.filter((zone) => zone.bare !== undefined).map((zone) => zone.id));
   return part.faces
     .filter((face) => !bare.has(face.zoneId) && (covers === 'all' || covers.includes(face.zoneId)))
-    .flatMap((face) =>
-      Array.from({ length: face.count * part.copies }, () => ({
-        longMm: Math.max(face.longMm, face.shortMm),
-        shortMm: Math.min(face.longMm, face.shortMm),
-      })),
-    );
+    .map((face) => ({
+      longMm: Math.max(face.longMm, face.shortMm),
+      shortMm: Math.min(face.longMm, face.shortMm),
+      count: face.count * part.copies,
+    }));
 }
 
 /** Area of a whole part with all its copies, cm². */

@@ -107,6 +107,13 @@ export class Store {
 
   /** Removes a fact; undo brings it back. */
   remove(collection: Collection, id: string, revision: number): number {
+    if (collection === 'workshop') {
+      throw new BadFact({
+        error: 'The workshop itself cannot be removed.',
+        at: 'workshop',
+        mend: 'Change its hours and places instead, or import another file.',
+      });
+    }
     return this.#db.transaction(() => {
       const current = this.#current(collection, id);
       if (!current) throw new UnknownFact('It is not there any more.');
