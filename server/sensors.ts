@@ -5,7 +5,7 @@ import type { Store } from './store/store.ts';
 const EVERY_MS = 5 * 60_000;
 
 /** Writes what the simulated sensors say into the readings, one a place, every five minutes. Returns how to stop. */
-export function runSensors(store: Store, changes: Changes, failing: boolean): () => void {
+export function runSensors(store: Store, changes: Changes, failing: boolean, everyMs = EVERY_MS): () => void {
   const readAll = () => {
     const { facts, revisions } = store.snapshot();
     const at = new Date();
@@ -21,6 +21,6 @@ export function runSensors(store: Store, changes: Changes, failing: boolean): ()
       changes.announce(store.snapshot().changes);
     }
   };
-  const timer = setInterval(readAll, EVERY_MS);
+  const timer = setInterval(readAll, everyMs);
   return () => clearInterval(timer);
 }

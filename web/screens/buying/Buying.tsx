@@ -1,8 +1,9 @@
 import type { PurchaseLine, ShopTotal } from '#core/buying/index';
 import { toIso } from '#core/units/index';
 import { Printer } from 'lucide-react';
+import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents, newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Why } from '../../views/Why.tsx';
 import { PaintStrip } from '../../views/paint.tsx';
@@ -97,27 +98,60 @@ function Line({ line }: { line: PurchaseLine }) {
   const { plan, facts, pieceById } = usePlan();
   const words = useWords();
   const users = [...new Set(plan.steps.filter((step) => step.coat?.mix === line.mix).map((step) => step.pieceId))];
-  const lab = plan.steps.find((step) => step.coat?.mix === line.mix)?.coat?.lab ?? null;
-  const productId = line.productId ?? facts.products.find((product) => product.name === line.name)?.id;
-  const bought = () => {
-    if (!productId) return;
-    void logEvents([
-      {
-        id: newId(),
-        at: toIso(nowMinute()),
-        kind: 'bought',
-        productId,
-        packMl: line.packMl,
-        count: line.count,
-        paid: line.price,
-        ...(line.shopId ? { shopId: line.shopId } : {}),
-        ...(users.length === 1 ? { pieceId: users[0] } : {}),
-      },
-    ]);
+  const coat = plan.steps.find((step) => step.coat?.mix === line.mix)?.coat;
+  const { save } = useSaving();
+  const [busy, setBusy] = useState(false);
+  /** A paint that was only wanted becomes one that is owned: its sheet and colour are written from what the layer asked for. */
+  const ownedProduct = async (): Promise<string | null> => {
+    const known = line.productId ?? facts.products.find((product) => product.name === line.name)?.id;
+    if (known || !coat) return known ?? null;
+    const [sheetId, id] = [newId(), newId()];
+    const sheet = {
+      id: sheetId,
+      name: line.name,
+      family: coat.family,
+      role: coat.role,
+      hand: coat.hand,
+      forPlastics: false,
+      isocyanate: coat.family === 'urethane-2k',
+      label: {},
+      source: 'default' as const,
+    };
+    const product = {
+      id,
+      sheetId,
+      name: line.name,
+      lab: coat.lab,
+      transparent: coat.family === 'candy',
+      typicalMl: line.packMl,
+      typicalPrice: Math.round(line.price / line.count),
+    };
+    return (await save('sheets', sheet)) && (await save('products', product)) ? id : null;
+  };
+  const bought = async () => {
+    if (busy) return;
+    setBusy(true);
+    const productId = await ownedProduct();
+    if (productId) {
+      await logEvents([
+        {
+          id: newId(),
+          at: toIso(nowMinute()),
+          kind: 'bought',
+          productId,
+          packMl: line.packMl,
+          count: line.count,
+          paid: line.price,
+          ...(line.shopId ? { shopId: line.shopId } : {}),
+          ...(users.length === 1 ? { pieceId: users[0] } : {}),
+        },
+      ]);
+    }
+    setBusy(false);
   };
   return (
     <li className="grid grid-cols-[14px_1fr_auto_auto] items-center gap-x-4 border-b border-hairline py-2">
-      <PaintStrip lab={lab} />
+      <PaintStrip lab={coat?.lab ?? null} />
       <span>
         <span className="font-[650] text-ink">
           {line.count} × {line.name}
@@ -130,13 +164,9 @@ function Line({ line }: { line: PurchaseLine }) {
         </span>
       </span>
       <span className="figure">{words.money(line.price, line.source === 'default')}</span>
-      {productId ? (
-        <button type="button" className="chip noprint" onClick={bought}>
-          bought
-        </button>
-      ) : (
-        <span className="second noprint text-small">enter the can when bought</span>
-      )}
+      <button type="button" className="chip noprint" disabled={busy} onClick={() => void bought()}>
+        bought
+      </button>
     </li>
   );
 }
