@@ -1,0 +1,143 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+
+let server: Running;
+let browser: Browser;
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer(false), launchBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+  server.remove();
+});
+
+/** Tabs until the focused thing has this name, then presses a key on it. */
+async function tabTo(page: Page, name: RegExp, key: 'Enter' | 'Space' = 'Enter'): Promise<void> {
+  for (let presses = 0; presses < 120; presses++) {
+    await page.keyboard.press('Tab');
+    const focused = await page.evaluate(() => {
+      const here = document.activeElement;
+      const label = here instanceof HTMLInputElement ? here.labels?.[0]?.textContent : null;
+      return here?.getAttribute('aria-label') ?? label ?? here?.textContent ?? '';
+    });
+    if (!name.test(focused.trim())) continue;
+    await page.keyboard.press(key);
+    return;
+  }
+  throw new Error(`No ${name} within 120 tabs.`);
+}
+
+describe('without a mouse', () => {
+  it('opens a bench, adds a piece, and logs its first step', async () => {
+    const { page, context } = await openPage(browser, server.url);
+    await page.getByRole('heading', { name: 'Open your bench' }).waitFor();
+    await tabTo(page, /^Wed/, 'Space');
+    await tabTo(page, /^Open the bench$/);
+    await page.getByText('The bench is empty').waitFor();
+    await page.keyboard.press('n');
+    await page.getByRole('heading', { name: 'Add a piece' }).waitFor();
+    await page.keyboard.type('Tin whistle stand');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('180');
+    await tabTo(page, /^sheet case$/, 'Space');
+    await tabTo(page, /^maroon$/, 'Space');
+    await page.getByLabel('What it will take').getByText('Evenings').waitFor();
+    await tabTo(page, /^Add it with this plan$/);
+    await page.getByRole('heading', { name: 'Tin whistle stand' }).waitFor();
+    await page.goto(`${server.url}/bench`);
+    await page.getByRole('button', { name: /^Done/ }).waitFor();
+    await page.keyboard.press('1');
+    await page.getByText(/^Logged: Photograph/).waitFor();
+    await tabTo(page, /^Undo$/);
+    await expect
+      .poll(async () =>
+        (await (await fetch(`${server.url}/api/workshop`)).json()).facts.events.map((event: { kind: string }) => event.kind),
+      )
+      .toEqual(['done', 'undo']);
+    await context.close();
+  });
+
+  it('divides a part for a second colour, insists on an order, and agrees the dates', async () => {
+    const { page, context } = await openPage(browser, `${server.url}/pieces`);
+    await page
+      .getByRole('link', { name: /Tin whistle stand/ })
+      .first()
+      .click();
+    await page.getByRole('link', { name: /^Masking/ }).click();
+    await page.getByRole('button', { name: /Front and rear/ }).click();
+    await page.getByText('What the order costs').waitFor();
+    const first = await page.getByRole('heading', { level: 2, name: /first$/ }).textContent();
+    await page.getByRole('button', { name: 'Insist on that order' }).click();
+    await page.getByRole('button', { name: 'Back to the cheapest order' }).waitFor();
+    expect(await page.getByRole('heading', { level: 2, name: /first$/ }).textContent()).not.toBe(first);
+    await page.getByRole('link', { name: /^Dates/ }).click();
+    await page.getByRole('button', { name: 'Agree these dates' }).click();
+    await page.getByText(/^Agreed\./).waitFor();
+    const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
+    expect(Object.keys(facts.agreed[0].starts).length).toBeGreaterThan(10);
+    await context.close();
+  });
+
+  it('makes a wanted paint an owned one when it is bought', async () => {
+    const { page, context } = await openPage(browser, `${server.url}/buying`);
+    const line = page.getByRole('listitem').filter({ hasText: 'maroon' }).first();
+    await line.waitFor();
+    await line.getByRole('button', { name: 'bought' }).click();
+    await expect.poll(() => page.getByRole('listitem').filter({ hasText: '× maroon' }).count()).toBe(0);
+    await page.goto(`${server.url}/shelf`);
+    await page.getByText('maroon', { exact: true }).first().waitFor();
+    await page
+      .getByText(/enough here/)
+      .first()
+      .waitFor();
+    await context.close();
+  });
+
+  it('says so when another tab was quicker, and loses nothing', async () => {
+    const { page, context } = await openPage(browser, `${server.url}/workshop`);
+    await page.getByRole('heading', { name: 'Free hours' }).waitFor();
+    await page.route('**/api/changes', (route) => route.abort());
+    await page.reload();
+    await page.getByRole('heading', { name: 'Free hours' }).waitFor();
+    const { facts, revisions } = await (await fetch(`${server.url}/api/workshop`)).json();
+    const newer = { ...facts.workshop[0], name: 'From the other tab' };
+    await fetch(`${server.url}/api/facts/workshop/workshop`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ revision: revisions['workshop/workshop'], value: newer }),
+    });
+    await page.getByRole('button', { name: 'inches' }).click();
+    await page.getByText('Another tab has changed this').waitFor();
+    const after = await (await fetch(`${server.url}/api/workshop`)).json();
+    expect(after.facts.workshop[0]).toMatchObject({ name: 'From the other tab', units: { length: 'mm' } });
+    await context.close();
+  });
+});
+
+describe('on a phone', () => {
+  it('shows Tonight and the bench without sideways scrolling, and axe finds nothing', async () => {
+    const { page, context } = await openPage(browser, server.url, { viewport: { width: 390, height: 844 } });
+    for (const place of ['/', '/bench', '/pieces']) {
+      await page.goto(server.url + place);
+      await page.getByRole('heading', { level: 1 }).first().waitFor();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+      const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
+      expect(violations.map((violation) => `${place}: ${violation.id} ${violation.nodes[0]?.html}`)).toEqual([]);
+    }
+    await context.close();
+  });
+
+  it('makes a shorter evening when there is less time', async () => {
+    const { page, context } = await openPage(browser, server.url);
+    await page.getByRole('button', { name: '20 min' }).click();
+    await page.getByRole('heading', { name: /^Tonight/ }).waitFor();
+    const rows = page.locator('section[aria-labelledby=tonight] ol > li');
+    await expect.poll(() => rows.count()).toBeLessThan(8);
+    await page.getByRole('button', { name: '20 min' }).click();
+    await expect.poll(() => rows.count()).toBeGreaterThan(4);
+    await context.close();
+  });
+});
