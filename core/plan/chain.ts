@@ -1,6 +1,6 @@
 import type { Source } from '#core/facts/index';
 import type { Gap } from '#core/schedule/index';
-import { after } from './gaps.ts';
+import { after, carryOn } from './gaps.ts';
 import { durationText } from '#core/units/index';
 import { partKey, type Stage } from './keys.ts';
 import type { Ref } from './films.ts';
@@ -93,7 +93,8 @@ export class StepChain {
       );
     const sittings = wanted > MOST_SITTINGS ? 1 : wanted;
     let ref = this.#addOne(sittings > 1 ? sitting(draft, 1, sittings) : draft, tails);
-    for (let number = 2; number <= sittings; number++) ref = this.#addOne(sitting(draft, number, sittings), []);
+    for (let number = 2; number <= sittings; number++)
+      ref = this.#addOne(sitting(draft, number, sittings), 'step' in ref && draft.stage !== 'prep' ? [carryOn(ref.step)] : []);
     return ref;
   }
 

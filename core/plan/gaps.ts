@@ -2,6 +2,7 @@ import type { StackJoint } from '#core/coats/index';
 import { type DryingClocks, familyDrying, type FilmTimes } from '#core/drying/index';
 import { plain } from '#core/facts/index';
 import type { Allowed, Gap } from '#core/schedule/index';
+import { DAY } from '#core/units/index';
 import { clockHours } from './clockHours.ts';
 import { type EndOf, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
 
@@ -12,6 +13,19 @@ type Tail = Omit<Gap, 'to'>;
 /** After a step, any time. */
 export function after(stepId: string, reason = 'it follows'): Tail {
   return { from: [stepId], together: [], reason, allowed: (endOf) => [{ from: endOf(stepId), to: null }] };
+}
+
+/** The next sitting of work half done: within a day where that can be, whenever it can else. */
+export function carryOn(stepId: string): Tail {
+  return {
+    from: [stepId],
+    together: [],
+    reason: 'half-done work is carried on within a day',
+    allowed: (endOf) => [
+      { from: endOf(stepId), to: endOf(stepId) + DAY },
+      { from: endOf(stepId) + DAY, to: null },
+    ],
+  };
 }
 
 /** After a step, within minutes; later only with a scuff first. */

@@ -40,7 +40,9 @@ export function DryingBoard() {
   }, []);
 
   const rows = plan.hanging.filter(
-    (part) => part.bands.length > 0 || plan.steps.some((step) => step.placed && step.on.some((on) => on.partId === part.partId)),
+    (part) =>
+      part.bands.length > 0 ||
+      plan.steps.some((step) => step.placed && step.keys.length === step.on.length && step.on.some((on) => on.partId === part.partId)),
   );
   const from = plan.now - Math.min(span === 'hour' ? 60 : 300, 300);
   const axis = useMemo(

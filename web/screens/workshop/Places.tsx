@@ -21,6 +21,14 @@ export function Places() {
             <button
               type="button"
               className="chip"
+              aria-pressed={place.sleptIn}
+              onClick={() => void save('places', { ...place, sleptIn: !place.sleptIn }, 'The plan has moved.')}
+            >
+              people sleep here
+            </button>
+            <button
+              type="button"
+              className="chip"
               aria-pressed={workshop.sprayPlaceId === place.id}
               onClick={() => use('sprayPlaceId', place.id)}
             >
