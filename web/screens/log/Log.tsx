@@ -1,10 +1,10 @@
 import type { LogEvent } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
-import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
+import { NoteForm } from './NoteForm.tsx';
 import { useEventText } from './eventText.ts';
 
 const SHOWN = 120;
@@ -12,38 +12,12 @@ const SHOWN = 120;
 /** What happened, newest first. Nothing is erased: an undo is an entry of its own. */
 export function Log() {
   const { facts } = usePlan();
-  const [text, setText] = useState('');
   const undone = new Set(facts.events.flatMap((event) => (event.kind === 'undo' ? [event.undoes] : [])));
   const entries = [...facts.events].filter((event) => event.kind !== 'undo').sort((a, b) => toMinute(b.at) - toMinute(a.at));
-  const note = () => {
-    if (!text.trim()) return;
-    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'note', text: text.trim().slice(0, 2000) }]);
-    setText('');
-  };
   return (
     <section className="sheet mx-auto max-w-4xl !px-7" aria-labelledby="log">
       <h1 id="log">Log</h1>
-      <form
-        className="mt-4 flex gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          note();
-        }}
-      >
-        <label className="flex-1">
-          <span className="sr-only">A note</span>
-          <input
-            className="field"
-            placeholder="Which screw, which tap, what was in the mix …"
-            value={text}
-            maxLength={2000}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </label>
-        <button type="submit" className="act">
-          Note it
-        </button>
-      </form>
+      <NoteForm label="A note" hint="Which screw, which tap, what was in the mix …" />
       {entries.length === 0 && (
         <p className="mt-5">Nothing yet. What you mark done at the bench is written here with its time, its paint and its film.</p>
       )}
