@@ -61,8 +61,6 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
         hands: ['aerosol', 'airbrush', 'brush'],
         sprayPlaceId: 'shed',
         dryPlaceId: 'shed',
-        hourWorth: 1000,
-        goal: 'soonest',
         started: true,
       },
     ],

@@ -1,3 +1,4 @@
+import { usualPlace } from '#core/drying/index';
 import type { Family, Hand, Lab, Place, Product, Role, Sheet, Workshop } from '#core/facts/index';
 import { typicalPack } from './typical.ts';
 
@@ -39,19 +40,7 @@ export function starterShelf(): { sheets: Sheet[]; products: Product[] } {
 
 /** A workshop that is not yet set up: usual evenings, a room, aerosols. */
 export function newWorkshop(timeZone: string): { workshop: Workshop; places: Place[] } {
-  const places: Place[] = [
-    {
-      id: 'place-spray',
-      name: 'Spare room',
-      kind: 'room',
-      heated: true,
-      sleptIn: false,
-      meanC: 19,
-      swingC: 1.5,
-      meanRh: 52,
-      hasSensor: false,
-    },
-  ];
+  const places = [usualPlace('place-spray', 'Spare room', 'room')];
   return {
     places,
     workshop: {
@@ -66,8 +55,6 @@ export function newWorkshop(timeZone: string): { workshop: Workshop; places: Pla
       hands: ['aerosol'],
       sprayPlaceId: 'place-spray',
       dryPlaceId: 'place-spray',
-      hourWorth: 1000,
-      goal: 'soonest',
       started: false,
     },
   };

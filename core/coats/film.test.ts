@@ -68,13 +68,11 @@ describe('relief', () => {
 describe('ready systems', () => {
   const colours = [{ name: 'yellow', lab: labOf('#e8b820'), covers: 'all' as const }];
   const layersOn = (material: (typeof MATERIALS)[number], kind: number) =>
-    readySystems({ material, colours, hands: ['aerosol', 'airbrush'], keepsPaint: false })[kind].layers.map(
-      (layer, index): Layer => ({ ...layer, id: `l${index}` }),
-    );
+    readySystems({ material, colours })[kind].layers.map((layer, index): Layer => ({ ...layer, id: `l${index}` }));
 
   it('are three, each with a primer below and a colour', () => {
     for (const material of MATERIALS) {
-      const systems = readySystems({ material, colours, hands: ['aerosol'], keepsPaint: false });
+      const systems = readySystems({ material, colours });
       expect(systems.map((system) => system.kind)).toEqual(['quickest', 'hardest', 'cheapest']);
       for (const system of systems) expect(system.layers.some((layer) => layer.wanted?.role === 'colour')).toBe(true);
     }
@@ -86,7 +84,7 @@ describe('ready systems', () => {
   });
   it('keep a light ground under a weak colour, even beside a black', () => {
     const both = [...colours, { name: 'black', lab: labOf('#1e1f20'), covers: 'all' as const }];
-    const [system] = readySystems({ material: 'steel', colours: both, hands: ['aerosol'], keepsPaint: false });
+    const [system] = readySystems({ material: 'steel', colours: both });
     expect(system.layers[0].wanted?.name).toContain('white');
     expect(groundSuits({ l: 62, a: 0, b: 0 }, labOf('#c23a2a'))).toBe(true);
     expect(groundSuits({ l: 15, a: 0, b: 0 }, labOf('#c23a2a'))).toBe(false);

@@ -68,6 +68,11 @@ export function coatsToHide(ground: Lab, coat: Lab, share = hidingShare(coat), f
   return { coats, contrast };
 }
 
+/** Coats to plan for a colour over a ground: enough to hide, at least two for an even film, at most what a layer may have. */
+export function coatsForColour(ground: Lab, coat: Lab, share?: number): number {
+  return Math.min(12, Math.max(2, coatsToHide(ground, coat, share).coats));
+}
+
 /** Least lightness of the ground under weak-hiding colours (BRIEF §7): yellow and orange on white or cream, red also on light grey. */
 const LEAST_GROUND: Record<string, number> = { yellow: 80, orange: 80, red: 58 };
 

@@ -2,6 +2,7 @@ export { bareResistance, biteOf, filmResistance, isPlastic } from './bite.ts';
 export {
   clearToBuild,
   COMPOUND_UM,
+  coatsForColour,
   coatsToHide,
   type FilmFigures,
   filmOfCoat,

@@ -1,6 +1,6 @@
 import { contrastOf } from '#core/colour/index';
-import { type Family, type Hand, isMetal, type Lab, type Layer, type Material } from '#core/facts/index';
-import { coatsToHide, groundSuits } from './film.ts';
+import { type Family, isMetal, type Lab, type Layer, type Material } from '#core/facts/index';
+import { coatsForColour, coatsToHide, groundSuits } from './film.ts';
 
 export type SystemKind = 'quickest' | 'hardest' | 'cheapest';
 
@@ -16,9 +16,6 @@ export type SystemQuestion = {
   readonly material: Material;
   /** Colours in order of size, each with the zones it covers; the first covers all where nothing else is said. */
   readonly colours: readonly { readonly name: string; readonly lab: Lab; readonly covers: Layer['covers'] }[];
-  readonly hands: readonly Hand[];
-  /** The paint that is kept on the part, if any. */
-  readonly keepsPaint: boolean;
 };
 
 const PRIMERS: readonly { readonly name: string; readonly lab: Lab }[] = [
@@ -60,10 +57,10 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
   };
   const colours = question.colours.map((colour, index) => {
     const ground = index === 0 || colour.covers !== 'all' ? shade.lab : first.lab;
-    const { coats } = coatsToHide(ground, colour.lab);
+    const coats = coatsForColour(ground, colour.lab);
     return {
       wanted: { family, role: 'colour' as const, name: colour.name, lab: colour.lab },
-      coats: Math.min(12, Math.max(2, coats)),
+      coats: coats,
       covers: colour.covers,
     };
   });

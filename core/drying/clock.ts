@@ -24,10 +24,6 @@ export function filmSlowing(mechanism: Mechanism, filmRatio: number, stage: 'tou
   return Math.min(4, Math.max(1, filmRatio ** power));
 }
 
-export function airFactor(air: AirMovement): number {
-  return AIR_FACTOR[air];
-}
-
 const STEP_HOURS = 1 / 12;
 const STEPS_A_DAY = 24 / STEP_HOURS;
 

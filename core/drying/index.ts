@@ -10,7 +10,7 @@ export {
   sprayRange,
   type SprayRange,
 } from './climate.ts';
-export { type AirMovement, airFactor, DryingClock, dryingRate, filmSlowing, waitHours } from './clock.ts';
+export { type AirMovement, DryingClock, dryingRate, filmSlowing, waitHours } from './clock.ts';
 export { assumedSurface, type DewAnswer, dewAnswer, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 export { FAMILY_DRYING, type FamilyDrying, familyDrying, type Mechanism } from './families.ts';
 export {
@@ -25,3 +25,4 @@ export {
   stageReached,
   windowShuts,
 } from './film.ts';
+export { USUAL_AIR, usualPlace } from './usualAir.ts';

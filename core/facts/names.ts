@@ -105,9 +105,6 @@ export type Curve = z.infer<typeof curveSchema>;
 export const sourceSchema = z.enum(['own', 'label', 'default', 'guess']);
 export type Source = z.infer<typeof sourceSchema>;
 
-export const goalSchema = z.enum(['soonest', 'fewest-sessions', 'calmest']);
-export type Goal = z.infer<typeof goalSchema>;
-
 export const METALS: readonly Material[] = ['zinc', 'steel', 'galvanised', 'tinplate', 'cast-iron', 'aluminium', 'magnesium', 'brass'];
 
 export function isMetal(material: Material): boolean {

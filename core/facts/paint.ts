@@ -60,7 +60,6 @@ export const canSchema = z
     leftAt: momentSchema,
     opened: z.boolean(),
     paid: moneySchema,
-    expires: dateSchema.optional(),
   })
   .refine((can) => can.leftMl <= can.packMl, 'More is left than the can holds. Check pack and remainder.');
 export type Can = z.infer<typeof canSchema>;

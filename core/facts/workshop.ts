@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { clockSchema, dateSchema, idSchema, momentSchema, moneySchema, nameSchema } from './basics.ts';
-import { goalSchema, handSchema } from './names.ts';
+import { clockSchema, dateSchema, idSchema, momentSchema, nameSchema } from './basics.ts';
+import { handSchema } from './names.ts';
 
 /** One weekly stretch of free time, local clock. */
 export const freeHoursSchema = z
@@ -29,9 +29,6 @@ export const workshopSchema = z.strictObject({
   hands: z.array(handSchema).min(1, 'Say what you spray or brush with.'),
   sprayPlaceId: idSchema,
   dryPlaceId: idSchema,
-  /** What an hour of the person's is worth, minor units; weighs minutes against money. */
-  hourWorth: moneySchema,
-  goal: goalSchema,
   /** False until the three cards of the first run were answered. */
   started: z.boolean(),
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY_FACTS, type Facts, looksLikeSchema, pieceSchema } from '#core/facts/index';
 import { newWorkshop, starterShelf } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
-import { draftPiece, layersOfSystem, plan, type QuickAnswers, sharpen, type WhereNow } from './index.ts';
+import { draftPiece, layersOfSystem, outlook, plan, type QuickAnswers, sharpen, type WhereNow } from './index.ts';
 import { labOf } from '#core/colour/index';
 
 const NOW = Math.floor(Date.UTC(2026, 11, 1, 18) / 60_000);
@@ -105,7 +105,7 @@ describe('ready systems on a part', () => {
       { name: 'cream', lab: labOf('#e6dcc0') },
       { name: 'blue', lab: labOf('#1d4b78') },
     ];
-    const layers = layersOfSystem('hardest', part, swatches, ['aerosol'], newId);
+    const layers = layersOfSystem('hardest', part, swatches, newId);
     const covers = layers.filter((layer) => layer.wanted?.role === 'colour').map((layer) => layer.covers);
     expect(covers).toEqual([[part.zones[0].id], [part.zones[1].id]]);
   });
@@ -125,6 +125,17 @@ describe('sharpen', () => {
         expect(pieceSchema.safeParse(answer.piece).success).toBe(true);
       }
     }
+  });
+  it('gives the range of money over its guesses, and one figure where nothing is guessed', () => {
+    const { piece } = draft();
+    const facts = { ...base, pieces: [piece] };
+    const conditions = conditionsOf(facts, NOW);
+    const guessed = outlook(piece, facts, NOW, conditions);
+    const { total } = plan({ facts, now: NOW, conditions }).pieces[0].money;
+    expect(guessed.leastMoney).toBeLessThanOrEqual(total);
+    expect(guessed.mostMoney).toBeGreaterThan(guessed.leastMoney);
+    expect(guessed.leastKnown).toBe(sharpen(piece, facts, NOW, conditions)[0].question);
+    expect(outlook({ ...piece, guesses: [] }, facts, NOW, conditions)).toEqual({ leastMoney: total, mostMoney: total, leastKnown: null });
   });
   it('is silent when nothing is guessed', () => {
     const { piece } = draft();

@@ -44,7 +44,7 @@ export function draftPiece(
   for (const draft of TEMPLATES[answers.looksLike](answers.longestMm)) {
     const peg = freePeg(pegs);
     if (peg !== null) pegs = [...pegs, peg];
-    const part = draftPart(draft, answers, hands, newId, peg);
+    const part = draftPart(draft, answers, newId, peg);
     parts.push(part);
     guesses.push(`material:${part.id}`, `size:${part.id}`);
     if (answers.whereNow === 'untouched' && part.zones.some((zone) => zone.bare === undefined)) guesses.push(`finish:${part.id}`);
@@ -75,7 +75,7 @@ function freePeg(taken: readonly number[]): number | null {
   return null;
 }
 
-function draftPart(draft: PartDraft, answers: QuickAnswers, hands: readonly Hand[], newId: () => string, peg: number | null): Part {
+function draftPart(draft: PartDraft, answers: QuickAnswers, newId: () => string, peg: number | null): Part {
   const divided = draft.main === true && answers.colours.length > 1;
   const upper: Zone = { id: newId(), name: divided ? 'Upper' : 'All over', ...(draft.bare ? { bare: draft.bare } : {}) };
   const lower: Zone = { id: newId(), name: 'Lower' };
@@ -103,18 +103,12 @@ function draftPart(draft: PartDraft, answers: QuickAnswers, hands: readonly Hand
     faces,
     edges,
     pegs: peg === null ? [] : [peg],
-    layers: draft.bare ? [] : draftLayers(draft, answers, zones, hands, newId),
+    layers: draft.bare ? [] : draftLayers(draft, answers, zones, newId),
   };
 }
 
 /** A main part takes the first two colours, the others the last. */
-function draftLayers(
-  draft: PartDraft,
-  answers: QuickAnswers,
-  zones: readonly Zone[],
-  hands: readonly Hand[],
-  newId: () => string,
-): Layer[] {
+function draftLayers(draft: PartDraft, answers: QuickAnswers, zones: readonly Zone[], newId: () => string): Layer[] {
   if (answers.colours.length === 0) return [];
   const own = draft.main ? answers.colours.slice(0, 2) : answers.colours.slice(-1);
   const colours = own.map((colour, index) => ({
@@ -122,7 +116,7 @@ function draftLayers(
     lab: labOf(colour.hex),
     covers: zones.length > 1 ? [zones[index].id] : ('all' as const),
   }));
-  return systemFor(answers.system ?? systemForAim(answers.aim), draft.material, colours, hands).map((layer) => ({ ...layer, id: newId() }));
+  return systemFor(answers.system ?? systemForAim(answers.aim), draft.material, colours).map((layer) => ({ ...layer, id: newId() }));
 }
 
 /** A usable system for an aim: what is only to serve is cheapest, what is shown dries quickly and is cleared. */
@@ -134,9 +128,8 @@ function systemFor(
   kind: SystemKind,
   material: Part['material'],
   colours: { name: string; lab: Lab; covers: Layer['covers'] }[],
-  hands: readonly Hand[],
 ): Omit<Layer, 'id'>[] {
-  const systems = readySystems({ material, colours, hands, keepsPaint: false });
+  const systems = readySystems({ material, colours });
   return [...(systems.find((system) => system.kind === kind) ?? systems[0]).layers];
 }
 
@@ -191,12 +184,11 @@ export function layersOfSystem(
   kind: SystemKind,
   part: Part,
   swatches: readonly { name: string; lab: Lab }[],
-  hands: readonly Hand[],
   newId: () => string,
 ): Layer[] {
   const painted = part.zones.filter((zone) => zone.bare === undefined);
   const colours = swatches
     .slice(0, Math.max(1, painted.length))
     .map((swatch, index) => ({ ...swatch, covers: painted.length > 1 && swatches.length > 1 ? [painted[index].id] : ('all' as const) }));
-  return systemFor(kind, part.material, colours, hands).map((layer) => ({ ...layer, id: newId() }));
+  return systemFor(kind, part.material, colours).map((layer) => ({ ...layer, id: newId() }));
 }

@@ -9,6 +9,6 @@ export type { Session } from './sessions.ts';
 export type { LayerView, StackView } from './stackView.ts';
 export type { CoatOfStep, JointOfPart, Step } from './step.ts';
 export { stripChoice, type StripChoice, stripEffort } from './stripSteps.ts';
-export { sharpen, type SharpenQuestion } from './sharpen.ts';
+export { type Outlook, outlook, sharpen, type SharpenQuestion } from './sharpen.ts';
 export { type PieceView, planView, type PlanView } from './view.ts';
 export { generatedFacts } from './generated.ts';

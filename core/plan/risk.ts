@@ -81,7 +81,7 @@ function oneRun(
     }
     if (step.stage === 'fit' && step.notBefore !== undefined && random() < PARCEL_LATE) start += LATE_DAYS * DAY;
     const begun = start > plan.start + 1 ? nextFree(start, plan.end - plan.start, free) : start;
-    const failed = step.coat !== undefined && random() < COAT_FAILS / step.coat.of;
+    const failed = step.coat !== undefined && random() < COAT_FAILS;
     const end = begun + (plan.end - plan.start) + (failed ? REWORK_MINUTES : 0);
     ends.set(step.id, end);
     finish = Math.max(finish, end);

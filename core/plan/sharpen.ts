@@ -1,5 +1,6 @@
 import type { Conditions } from '#core/drying/index';
 import { type Facts, type Material, plain, type Part, type Piece } from '#core/facts/index';
+import { scaledFaces } from '#core/survey/index';
 import { DAY, type Minute } from '#core/units/index';
 import { plan } from './plan.ts';
 
@@ -17,16 +18,31 @@ export type SharpenQuestion = {
 
 type Outcome = { readonly stops: number; readonly end: Minute; readonly money: number; readonly minutes: number };
 
+type Weighed = { readonly question: SharpenQuestion; readonly outcomes: readonly Outcome[] };
+
 /** All open guesses of a piece, weightiest first; a guess that changes nothing is not asked. */
 export function sharpen(piece: Piece, facts: Facts, now: Minute, conditions: Conditions): SharpenQuestion[] {
+  return weighed(piece, facts, now, conditions).weighed.map(({ question }) => question);
+}
+
+export type Outlook = { readonly leastMoney: number; readonly mostMoney: number; readonly leastKnown: string | null };
+
+/** What a piece may cost over the plausible values of each guess, one at a time, and the guess that matters most. */
+export function outlook(piece: Piece, facts: Facts, now: Minute, conditions: Conditions): Outlook {
+  const { asGuessed, weighed: guesses } = weighed(piece, facts, now, conditions);
+  const money = [asGuessed, ...guesses.flatMap(({ outcomes }) => outcomes)].map((outcome) => outcome.money);
+  return { leastMoney: Math.min(...money), mostMoney: Math.max(...money), leastKnown: guesses[0]?.question.question ?? null };
+}
+
+function weighed(piece: Piece, facts: Facts, now: Minute, conditions: Conditions): { asGuessed: Outcome; weighed: Weighed[] } {
   const alone = (changed: Piece): Outcome => {
     const result = plan({ facts: { ...facts, pieces: [changed] }, now, conditions });
     const own = result.pieces[0];
     return { stops: own.stopped ? 1 : 0, end: own.planned ?? now + 60 * DAY, money: own.money.total, minutes: own.attendedMinutes };
   };
   const asGuessed = alone(piece);
-  return piece.guesses
-    .flatMap((guess) => {
+  const all = piece.guesses
+    .flatMap((guess): Weighed[] => {
       const asked = questionFor(guess, piece);
       if (!asked) return [];
       const outcomes = asked.answers.map((answer) => alone(answer.piece));
@@ -35,9 +51,10 @@ export function sharpen(piece: Piece, facts: Facts, now: Minute, conditions: Con
       const minutes = spread(outcomes.map((outcome) => outcome.minutes).concat(asGuessed.minutes));
       const turns = outcomes.some((outcome) => outcome.stops !== asGuessed.stops);
       const weight = (turns ? 100 : 0) + days * 5 + money / 100 + minutes / 20;
-      return weight < 0.5 ? [] : [{ guess, ...asked, weight, stake: stakeText(turns, days, money, minutes) }];
+      return weight < 0.5 ? [] : [{ question: { guess, ...asked, weight, stake: stakeText(turns, days, money, minutes) }, outcomes }];
     })
-    .sort((a, b) => b.weight - a.weight);
+    .sort((a, b) => b.question.weight - a.question.weight);
+  return { asGuessed, weighed: all };
 }
 
 function spread(values: readonly number[]): number {
@@ -86,7 +103,7 @@ function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'questi
   if (kind === 'size') {
     const sized = (factor: number) =>
       withPart({
-        faces: part.faces.map((face) => ({ ...face, longMm: bounded(face.longMm * factor), shortMm: bounded(face.shortMm * factor) })),
+        faces: scaledFaces(part.faces, factor),
       });
     const longest = Math.max(...part.faces.map((face) => face.longMm));
     return {
@@ -99,11 +116,6 @@ function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'questi
     };
   }
   return null;
-}
-
-/** Within what a face may measure. */
-function bounded(mm: number): number {
-  return Math.min(5000, Math.max(0.1, Math.round(mm * 10) / 10));
 }
 
 const ALTERNATIVES: Partial<Record<Material, readonly { label: string; material: Material }[]>> = {

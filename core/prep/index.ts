@@ -1,2 +1,2 @@
 export { type Cleaner, CLEANERS, lastWipe } from './cleaning.ts';
-export { FINISH_GRITS, GOOD_RATIO, GRAIN_UM, GRITS, gritLadder, type Ladder, type NextCoat, scratchDepthUm } from './ladder.ts';
+export { FINISH_GRITS, GOOD_RATIO, GRAIN_UM, GRITS, gritLadder, type Ladder, type NextCoat } from './ladder.ts';

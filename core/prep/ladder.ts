@@ -45,11 +45,6 @@ export type Ladder = { readonly grits: readonly number[]; readonly ratios: reado
 export const GOOD_RATIO = 2;
 const WORST_RATIO = 2.5;
 
-/** Depth of the scratches a grit leaves, µm: 0.2 × grain. */
-export function scratchDepthUm(grit: number): number {
-  return 0.2 * GRAIN_UM[grit];
-}
-
 /**
  * Shortest ladder from a grit to a finish for the next coat, from the grits owned.
  * Every ratio ≤ 2.0; only where that cannot be, ≤ 2.5. Ties go to the smallest worst ratio. Null where no ladder exists.

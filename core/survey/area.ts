@@ -35,3 +35,9 @@ export function wireCage(wireMm: number, diameterMm: number): { longMm: number; 
   const count = Math.max(1, Math.ceil(wireMm / 2000));
   return { longMm: wireMm / count, shortMm: circumference, count };
 }
+
+/** Faces made larger or smaller by a factor, to a tenth of a millimetre, within what a face may measure. */
+export function scaledFaces(faces: readonly Face[], factor: number): Face[] {
+  const scaled = (mm: number) => Math.min(5000, Math.max(0.1, Math.round(mm * factor * 10) / 10));
+  return faces.map((face) => ({ ...face, longMm: scaled(face.longMm), shortMm: scaled(face.shortMm) }));
+}

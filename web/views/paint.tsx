@@ -11,7 +11,3 @@ export function PaintStrip({ lab, className = 'h-8 w-[10px]' }: { lab: Lab | nul
     />
   );
 }
-
-export function Swatch({ hex, className = 'size-5' }: { hex: string; className?: string }) {
-  return <span aria-hidden className={`inline-block shrink-0 border border-black/30 ${className}`} style={{ background: hex }} />;
-}

@@ -1,12 +1,15 @@
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Piece } from '#core/facts/index';
-import { plan, planView, type PlanView, sharpen, type SharpenQuestion } from '#core/plan/index';
+import { type Outlook, outlook, plan, planView, type PlanView, sharpen, type SharpenQuestion } from '#core/plan/index';
 import { expose } from 'comlink';
 
 /** The plan is worked out here, away from the finger. */
 const api = {
   plan(facts: Facts, now: number, stayMinutes?: number): PlanView {
     return planView(plan({ facts, now, conditions: conditionsOf(facts, now), stayMinutes }));
+  },
+  outlook(piece: Piece, facts: Facts, now: number): Outlook {
+    return outlook(piece, facts, now, conditionsOf(facts, now));
   },
   sharpen(piece: Piece, facts: Facts, now: number): SharpenQuestion[] {
     return sharpen(piece, facts, now, conditionsOf(facts, now));

@@ -2,7 +2,6 @@ import { airAt } from '#core/drying/index';
 import { localMoment } from '#core/units/index';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { goalSchema } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useNow } from '../../app/useNow.ts';
@@ -243,7 +242,7 @@ export function DryingBoard() {
         <span>
           {axis.fold > 1.05 ? `bench hours are drawn ${Math.round(axis.fold)} times wider than drying hours` : 'every hour is drawn alike'}
         </span>
-        <GoalNote />
+        <span>planned for the soonest end</span>
       </div>
     </>
   );
@@ -286,13 +285,6 @@ function WhyThen({
       </Link>
     </div>
   );
-}
-
-function GoalNote() {
-  const { workshop } = usePlan();
-  return goalSchema.options.includes(workshop.goal) ? (
-    <span>planned for: {workshop.goal === 'soonest' ? 'the soonest end' : workshop.goal}</span>
-  ) : null;
 }
 
 function clip(text: string, most: number): string {

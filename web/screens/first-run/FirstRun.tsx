@@ -1,3 +1,4 @@
+import { usualPlace } from '#core/drying/index';
 import type { Hand, Place, Workshop } from '#core/facts/index';
 import { useState } from 'react';
 import { useFacts, useSaving } from '../../app/useFacts.ts';
@@ -6,29 +7,11 @@ const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const EVENING = { from: '19:00', to: '21:30' };
 const DAYTIME = { from: '10:00', to: '13:00' };
 
-type PlaceChoice = { readonly key: string; readonly label: string; readonly place: Omit<Place, 'id'> };
-
-const PLACES: readonly PlaceChoice[] = [
-  {
-    key: 'room',
-    label: 'Spare room',
-    place: { name: 'Spare room', kind: 'room', heated: true, sleptIn: false, meanC: 19, swingC: 1.5, meanRh: 52, hasSensor: false },
-  },
-  {
-    key: 'shed',
-    label: 'Garage or shed',
-    place: { name: 'Shed', kind: 'shed', heated: false, sleptIn: false, meanC: 15, swingC: 3, meanRh: 60, hasSensor: false },
-  },
-  {
-    key: 'balcony',
-    label: 'Balcony',
-    place: { name: 'Balcony', kind: 'balcony', heated: false, sleptIn: false, meanC: 14, swingC: 5, meanRh: 62, hasSensor: false },
-  },
-  {
-    key: 'outdoors',
-    label: 'Outdoors',
-    place: { name: 'Yard', kind: 'outdoors', heated: false, sleptIn: false, meanC: 13, swingC: 5, meanRh: 65, hasSensor: false },
-  },
+const PLACES: readonly { readonly kind: Place['kind']; readonly label: string; readonly name: string }[] = [
+  { kind: 'room', label: 'Spare room', name: 'Spare room' },
+  { kind: 'shed', label: 'Garage or shed', name: 'Shed' },
+  { kind: 'balcony', label: 'Balcony', name: 'Balcony' },
+  { kind: 'outdoors', label: 'Outdoors', name: 'Yard' },
 ];
 const HANDS: readonly { value: Hand; label: string }[] = [
   { value: 'aerosol', label: 'Spray cans' },
@@ -43,8 +26,8 @@ export function FirstRun() {
   const { save } = useSaving();
   const workshop = facts.workshop[0];
   const [days, setDays] = useState<readonly number[]>(workshop?.freeHours.map((free) => free.weekday) ?? []);
-  const [spray, setSpray] = useState('room');
-  const [dry, setDry] = useState('room');
+  const [spray, setSpray] = useState<Place['kind']>('room');
+  const [dry, setDry] = useState<Place['kind']>('room');
   const [hands, setHands] = useState<readonly Hand[]>(['aerosol']);
   const [busy, setBusy] = useState(false);
   if (!workshop) return null;
@@ -52,10 +35,9 @@ export function FirstRun() {
   const toggle = <T,>(list: readonly T[], item: T): T[] => (list.includes(item) ? list.filter((own) => own !== item) : [...list, item]);
   const open = async () => {
     setBusy(true);
-    const keys = [...new Set([spray, dry])];
-    for (const key of keys) {
-      const choice = PLACES.find((candidate) => candidate.key === key) ?? PLACES[0];
-      if (!(await save('places', { id: `place-${key}`, ...choice.place }))) return setBusy(false);
+    for (const kind of new Set([spray, dry])) {
+      const name = PLACES.find((candidate) => candidate.kind === kind)?.name ?? kind;
+      if (!(await save('places', usualPlace(`place-${kind}`, name, kind)))) return setBusy(false);
     }
     const started: Workshop = {
       ...workshop,
@@ -132,13 +114,13 @@ export function FirstRun() {
   );
 }
 
-function PlaceChips({ legend, value, onChange }: { legend: string; value: string; onChange: (key: string) => void }) {
+function PlaceChips({ legend, value, onChange }: { legend: string; value: Place['kind']; onChange: (kind: Place['kind']) => void }) {
   return (
     <fieldset className="mt-4">
       <legend className="mb-2 font-[650]">{legend}</legend>
       <div className="flex flex-wrap gap-2">
-        {PLACES.map(({ key, label }) => (
-          <button key={key} type="button" className="chip !min-h-11" aria-pressed={value === key} onClick={() => onChange(key)}>
+        {PLACES.map(({ kind, label }) => (
+          <button key={kind} type="button" className="chip !min-h-11" aria-pressed={value === kind} onClick={() => onChange(kind)}>
             {label}
           </button>
         ))}

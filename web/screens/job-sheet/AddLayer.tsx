@@ -1,4 +1,4 @@
-import { coatsToHide } from '#core/coats/index';
+import { coatsForColour } from '#core/coats/index';
 import type { Layer, Part, Product } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { Plus } from 'lucide-react';
@@ -12,7 +12,7 @@ export function AddLayer({ part, stack, onAdd }: { part: Part; stack: StackView;
   const painted = part.zones.filter((zone) => zone.bare === undefined);
   const add = (product: Product, role: string) => {
     const ground = stack.layers.filter((layer) => layer.role !== 'clear').at(-1)?.lab;
-    const coats = role === 'clear' || !ground ? 2 : Math.min(12, Math.max(2, coatsToHide(ground, product.lab, product.share).coats));
+    const coats = role === 'clear' || !ground ? 2 : coatsForColour(ground, product.lab, product.share);
     onAdd({ id: newId(), productId: product.id, coats, covers: covers === 'all' ? 'all' : [covers] });
   };
   const where = painted.length > 1 && (

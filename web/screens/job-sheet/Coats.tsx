@@ -3,7 +3,6 @@ import { labOf } from '#core/colour/index';
 import { type JointOfPart, layersOfSystem } from '#core/plan/index';
 import { readySystems, type Remedy, remediesFor, type SystemKind } from '#core/coats/index';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { colourName } from '../../views/SwatchPicker.tsx';
@@ -229,17 +228,13 @@ function Systems({
   laid: boolean;
   onTake: (layers: Layer[], said: string) => void;
 }) {
-  const { workshop } = usePlan();
   const colours = (swatches.length > 0 ? swatches : ['#a9adb0']).map((hex) => ({ name: colourName(hex), lab: labOf(hex) }));
   const systems = readySystems({
     material: part.material,
     colours: colours.slice(0, 1).map((colour) => ({ ...colour, covers: 'all' as const })),
-    hands: workshop.hands,
-    keepsPaint: false,
   });
   if (laid) return null;
-  const take = (kind: SystemKind) =>
-    onTake(layersOfSystem(kind, part, colours, workshop.hands, newId), 'System laid out. Every layer can be changed.');
+  const take = (kind: SystemKind) => onTake(layersOfSystem(kind, part, colours, newId), 'System laid out. Every layer can be changed.');
   return (
     <section className="sheet" aria-label="Ready systems">
       <h2>Start from a system</h2>

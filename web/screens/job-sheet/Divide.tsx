@@ -1,4 +1,4 @@
-import { coatsToHide, resolveLayer } from '#core/coats/index';
+import { coatsForColour, resolveLayer } from '#core/coats/index';
 import { labOf } from '#core/colour/index';
 import type { Layer, Part } from '#core/facts/index';
 import { type Division, DIVISIONS, dividePart } from '#core/masking/index';
@@ -21,7 +21,7 @@ export function Divide({ part, swatches, onDivide }: { part: Part; swatches: rea
     const other: Layer = {
       id: newId(),
       wanted: { family: resolved?.family ?? 'acrylic-lacquer', role: 'colour', name: colourName(hex), lab },
-      coats: Math.min(12, Math.max(2, coatsToHide(ground, lab).coats)),
+      coats: coatsForColour(ground, lab),
       covers: [second.id],
     };
     const layers = own

@@ -1,6 +1,6 @@
 import { type Material, materialSchema, type OldFinish, type Part, plain, type Piece } from '#core/facts/index';
 import type { SharpenQuestion } from '#core/plan/index';
-import { partAreaCm2 } from '#core/survey/index';
+import { partAreaCm2, scaledFaces } from '#core/survey/index';
 import { parseQuantity } from '#core/units/index';
 import { Copy, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -11,6 +11,7 @@ import { useWords } from '../../app/useWords.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { Why } from '../../views/Why.tsx';
 import { planner } from '../../workers/planner.ts';
+import { duplicatedPart } from '../pieces/duplicated.ts';
 import { GuessMark, settled } from './GuessMark.tsx';
 import type { SectionProps } from './JobSheet.tsx';
 
@@ -25,19 +26,7 @@ const FINISHES: readonly { value: OldFinish; label: string }[] = [
 export function Survey({ piece }: SectionProps) {
   const { save } = useSaving();
   const duplicate = (part: Part) => {
-    const zoneIds = new Map(part.zones.map((zone) => [zone.id, newId()]));
-    const zone = (id: string) => zoneIds.get(id) ?? id;
-    const copy: Part = {
-      ...part,
-      id: newId(),
-      name: `${part.name} again`.slice(0, 80),
-      pegs: [],
-      zones: part.zones.map((own) => ({ ...own, id: zone(own.id) })),
-      faces: part.faces.map((face) => ({ ...face, id: newId(), zoneId: zone(face.zoneId) })),
-      edges: part.edges.map((edge) => ({ ...edge, a: zone(edge.a), b: zone(edge.b) })),
-      layers: part.layers.map((layer) => ({ ...layer, id: newId(), covers: layer.covers === 'all' ? 'all' : layer.covers.map(zone) })),
-      colourOrder: undefined,
-    };
+    const copy: Part = { ...duplicatedPart(part, newId), name: `${part.name} again`.slice(0, 80) };
     void save('pieces', { ...piece, parts: [...piece.parts, copy] }, `${part.name} duplicated.`);
   };
   const remove = (part: Part) => {
@@ -107,11 +96,7 @@ function PartRow({ piece, part, onDuplicate, onRemove }: { piece: Piece; part: P
     if (!size.ok) return toast.error(size.mend);
     if (size.value < 1 || size.value > 5000) return toast.error('A size is between 1 mm and 5 m. Check the unit.');
     const factor = size.value / longest;
-    change(
-      { faces: part.faces.map((face) => ({ ...face, longMm: bounded(face.longMm * factor), shortMm: bounded(face.shortMm * factor) })) },
-      `size:${part.id}`,
-      'Sized.',
-    );
+    change({ faces: scaledFaces(part.faces, factor) }, `size:${part.id}`, 'Sized.');
     setTyped('');
   };
   return (
@@ -199,10 +184,6 @@ function MaterialChips({ value, onChange }: { value: Material; onChange: (materi
       onChange={onChange}
     />
   );
-}
-
-function bounded(mm: number): number {
-  return Math.min(5000, Math.max(0.1, Math.round(mm * 10) / 10));
 }
 
 /** The three guesses that matter most, each answered in one press. */

@@ -1,12 +1,11 @@
 import type { Piece } from '#core/facts/index';
-import { plain } from '#core/facts/index';
-import type { PlanView } from '#core/plan/index';
+import type { Outlook, PlanView } from '#core/plan/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { Portrait } from '../../views/Portrait.tsx';
 
 /** What the piece will cost in money, evenings and weeks, and what is least known: is it worth it? */
-export function PriceOfIt({ draft, plan }: { draft: Piece | null; plan: PlanView | null }) {
+export function PriceOfIt({ draft, plan, outlook }: { draft: Piece | null; plan: PlanView | null; outlook: Outlook | null }) {
   const words = useWords();
   const { facts } = usePlan();
   const view = plan?.pieces.find((piece) => piece.pieceId === draft?.id);
@@ -22,9 +21,6 @@ export function PriceOfIt({ draft, plan }: { draft: Piece | null; plan: PlanView
   }
   const weeks = view.likely === null ? null : (view.likely - plan.now) / 10_080;
   const safeWeeks = view.safe === null ? null : (view.safe - plan.now) / 10_080;
-  const low = Math.round(view.money.total * 0.85);
-  const high = Math.round(view.money.total * 1.3);
-  const unknown = draft.parts.find((part) => part.finish === 'unknown');
   const others = facts.pieces.filter((piece) => !piece.finished).length;
   return (
     <section className="sheet" aria-live="polite" aria-label="What it will take">
@@ -41,7 +37,9 @@ export function PriceOfIt({ draft, plan }: { draft: Piece | null; plan: PlanView
         <dd className="text-right">
           <span className="figure !text-lead">{words.money(view.money.total, view.money.about)}</span>
           <span className="second block text-small">
-            {words.money(low)} to {words.money(high)}, whole cans
+            {outlook
+              ? `${words.money(outlook.leastMoney)} to ${words.money(outlook.mostMoney)}, by what the guesses turn out`
+              : 'weighing the guesses …'}
           </span>
         </dd>
         <dt className="second">Evenings</dt>
@@ -68,10 +66,7 @@ export function PriceOfIt({ draft, plan }: { draft: Piece | null; plan: PlanView
       </dl>
       <p className="mt-3 border-t border-hairline pt-3">
         <strong className="text-ink">Least known: </strong>
-        {view.stopped ??
-          (unknown
-            ? `whether the old paint on ${unknown.name.toLowerCase()} is sound, and what it is.`
-            : `that ${draft.parts[0].name.toLowerCase()} is ${plain(draft.parts[0].material)}.`)}
+        {view.stopped ?? outlook?.leastKnown ?? (outlook ? 'nothing that matters.' : '…')}
       </p>
       <p className="second mt-2 text-small">
         {draft.parts.length} parts, {plan.steps.filter((step) => step.pieceId === draft.id).length} steps

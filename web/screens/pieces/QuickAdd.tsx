@@ -1,5 +1,5 @@
 import { type Aim, type LooksLike, looksLikeSchema, pieceSchema, plain } from '#core/facts/index';
-import { type Drafted, draftPiece, type PlanView, type WhereNow } from '#core/plan/index';
+import { type Drafted, draftPiece, type Outlook, type PlanView, type WhereNow } from '#core/plan/index';
 import { parseNumber, parseQuantity } from '#core/units/index';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -82,16 +82,18 @@ export function QuickAdd() {
   }, [name, looksLike, longest, colours, aim, whereNow, since, scale, budget, neededBy, facts.pieces, workshop]);
 
   const [preview, setPreview] = useState<PlanView | null>(null);
+  const [outlook, setOutlook] = useState<Outlook | null>(null);
   useEffect(() => {
     if (typeof draft === 'string') {
       setPreview(null);
       return;
     }
     let current = true;
+    setOutlook(null);
     const timer = setTimeout(() => {
-      planner
-        .plan({ ...facts, pieces: [...facts.pieces, draft.piece], events: [...facts.events, ...draft.events] }, nowMinute())
-        .then((plan) => current && setPreview(plan));
+      const known = { ...facts, pieces: [...facts.pieces, draft.piece], events: [...facts.events, ...draft.events] };
+      planner.plan(known, nowMinute()).then((plan) => current && setPreview(plan));
+      planner.outlook(draft.piece, known, nowMinute()).then((range) => current && setOutlook(range));
     }, DRAFT_AFTER_MS);
     return () => {
       current = false;
@@ -205,7 +207,7 @@ export function QuickAdd() {
         {past && <p className="font-[650]">That day has passed: the plan can only say by how much it is late.</p>}
       </section>
       <aside className="space-y-5">
-        <PriceOfIt draft={typeof draft === 'string' ? null : draft.piece} plan={preview} />
+        <PriceOfIt draft={typeof draft === 'string' ? null : draft.piece} plan={preview} outlook={outlook} />
         <p role="alert" className="min-h-6 font-[650]">
           {complaint}
         </p>

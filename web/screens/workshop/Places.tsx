@@ -1,4 +1,4 @@
-import { airAt } from '#core/drying/index';
+import { airAt, USUAL_AIR, usualPlace } from '#core/drying/index';
 import { parseNumber, parseQuantity, toIso } from '#core/units/index';
 import type { Place } from '#core/facts/index';
 import { useState } from 'react';
@@ -52,28 +52,15 @@ export function Places() {
   );
 }
 
-const KINDS: readonly {
-  readonly kind: Place['kind'];
-  readonly label: string;
-  readonly air: Pick<Place, 'heated' | 'meanC' | 'swingC' | 'meanRh'>;
-}[] = [
-  { kind: 'room', label: 'room', air: { heated: true, meanC: 19, swingC: 1.5, meanRh: 52 } },
-  { kind: 'shed', label: 'shed', air: { heated: false, meanC: 15, swingC: 3, meanRh: 60 } },
-  { kind: 'balcony', label: 'balcony', air: { heated: false, meanC: 14, swingC: 5, meanRh: 62 } },
-  { kind: 'outdoors', label: 'outdoors', air: { heated: false, meanC: 13, swingC: 5, meanRh: 65 } },
-];
+const KINDS = Object.keys(USUAL_AIR) as Place['kind'][];
 
 /** Another place to spray or dry in, with the usual air of its kind until a reading says more. */
 function AddPlace() {
   const { save } = useSaving();
   const [name, setName] = useState('');
-  const add = (kind: (typeof KINDS)[number]) => {
+  const add = (kind: Place['kind']) => {
     if (!name.trim()) return void toast.error('Give the place a name first.');
-    void save(
-      'places',
-      { id: newId(), name: name.trim(), kind: kind.kind, sleptIn: false, hasSensor: false, ...kind.air },
-      `${name.trim()} is there.`,
-    );
+    void save('places', usualPlace(newId(), name.trim(), kind), `${name.trim()} is there.`);
     setName('');
   };
   return (
@@ -83,8 +70,8 @@ function AddPlace() {
         <input className="field !w-44" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
       </label>
       {KINDS.map((kind) => (
-        <button key={kind.kind} type="button" className="chip !min-h-10" onClick={() => add(kind)}>
-          {kind.label}
+        <button key={kind} type="button" className="chip !min-h-10" onClick={() => add(kind)}>
+          {kind}
         </button>
       ))}
     </div>
