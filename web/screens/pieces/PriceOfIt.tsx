@@ -38,7 +38,7 @@ export function PriceOfIt({ draft, plan, outlook }: { draft: Piece | null; plan:
           <span className="figure !text-lead">{words.money(view.money.total, view.money.about)}</span>
           <span className="second block text-small">
             {outlook
-              ? `${words.money(outlook.leastMoney)} to ${words.money(outlook.mostMoney)}, by what the guesses turn out`
+              ? `by itself ${words.money(outlook.leastMoney)} to ${words.money(outlook.mostMoney)}, as the guesses turn out`
               : 'weighing the guesses …'}
           </span>
         </dd>
