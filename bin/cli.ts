@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { remediesFor } from '#core/coats/index';
 import { conditionsOf } from '#core/drying/index';
-import { type Facts, type Problem, readWorkshopText, shiftFile } from '#core/facts/index';
-import { ask, checkRows, plan, planJson, questionSchemas } from '#core/plan/index';
+import { type Facts, type Problem, shiftFile } from '#core/facts/index';
+import { ask, checkRows, plan, planJson, questionSchemas, readWorkshopFile } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
 
 /** The command line: the same core as the screens use. JSON on stdout, messages on stderr. */
@@ -45,7 +45,7 @@ function planFile(command: 'plan' | 'check', path: string, argv: readonly string
   } catch (error) {
     return refuse({ error: `Cannot read ${path}: ${(error as Error).message}`, at: '(file)', mend: 'Name a workshop file that exists.' });
   }
-  const read = readWorkshopText(text);
+  const read = readWorkshopFile(text);
   if (!read.ok) return refuse(read.problem);
   const asked = option(argv, '--now');
   const now = asked === undefined ? toMinute(read.value.writtenAt) : toMinute(asked);

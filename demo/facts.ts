@@ -1,5 +1,5 @@
 import { labOf } from '#core/colour/index';
-import type { Facts, Family, Hand, Layer, Part, Role } from '#core/facts/index';
+import { type Facts, type Family, type Hand, type Layer, newPart, type Part, type Role } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
 
 /** The moment the demo file speaks of; loading shifts everything from it to now. */
@@ -152,18 +152,7 @@ export function coatsOf(id: string, productId: string, coats: number, more: Part
 
 /** A part of one zone, all over. */
 export function simplePart(id: string, name: string, more: Partial<Part> & Pick<Part, 'material' | 'faces' | 'layers'>): Part {
-  return {
-    id,
-    name,
-    copies: 1,
-    finish: 'bare',
-    printed: false,
-    staysClear: false,
-    zones: [{ id: 'all', name: 'All over' }],
-    edges: [],
-    pegs: [],
-    ...more,
-  };
+  return newPart({ id, name, ...more });
 }
 
 export function face(id: string, longMm: number, shortMm: number, count = 1, zoneId = 'all', seen = true) {

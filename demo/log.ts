@@ -1,6 +1,6 @@
 import { resolveLayer } from '#core/coats/index';
-import type { DoneEvent, Facts, LogEvent, Part, Piece } from '#core/facts/index';
-import { pieceKey, partKey } from '#core/plan/index';
+import type { DoneEvent, Facts, LogEvent, Part, Piece, StripMethod } from '#core/facts/index';
+import { pieceKey, partKey, type Stage } from '#core/plan/index';
 import { demoTime } from './facts.ts';
 
 /** What has happened at Breakwater bench, as log events dated back from the demo's now. */
@@ -23,9 +23,17 @@ export function demoLog(facts: Facts): LogEvent[] {
   log.teardown('crane', -2 * 1440);
   for (const part of ['tower', 'jib']) {
     log.step('crane', part, 'wash', '-', -1440);
-    log.step('crane', part, 'strip-on', '-', -40);
+    log.step('crane', part, 'strip-on', 'gel', -40);
   }
+  log.step('crane', '-', 'teardown', 'pivot', -2 * 1440 + 20);
+  log.step('fan', 'cage', 'repair', 'cage-rust', -110);
+  log.step('fan', 'cage', 'repair', 'cage-rust', -85, 2);
+  log.step('fan', 'foot', 'repair', 'foot-pits', -180);
+  log.step('fan', 'foot', 'repair', 'foot-pits', -120, 2);
+  log.step('fan', '-', 'dry-fit', '-', -45);
   log.bareMetal('fan', -60);
+  log.patch('balance', 'column', 'alcohol', 'little', 240, -1500);
+  log.patch('balance', 'column', 'gel', 'most', 40, -1400);
   for (const part of ['cage', 'foot']) log.step('fan', part, 'clean', '-', -15);
 
   log.bareMetal('seaplane', -1440);
@@ -60,9 +68,9 @@ class DemoLog {
     this.#done(pieceId, [pieceKey(pieceId, 'teardown')], this.#piece(pieceId).parts, at);
   }
 
-  step(pieceId: string, partId: string, stage: 'wash' | 'prep' | 'clean' | 'flat' | 'strip-on' | 'fit', subject: string, at: number): void {
+  step(pieceId: string, partId: string, stage: Stage, subject: string, at: number, number = 1): void {
     const parts = partId === '-' ? this.#piece(pieceId).parts : [this.#part(pieceId, partId)];
-    this.#done(pieceId, [partKey(pieceId, partId, stage, subject)], parts, at);
+    this.#done(pieceId, [partKey(pieceId, partId, stage, subject, number)], parts, at);
   }
 
   /** Some coats of one layer, the last ending at `at`. */
@@ -85,6 +93,17 @@ class DemoLog {
         ml: 4,
       });
     }
+  }
+
+  patch(
+    pieceId: string,
+    partId: string,
+    method: StripMethod,
+    outcome: 'clean' | 'most' | 'little',
+    dwellMinutes: number,
+    at: number,
+  ): void {
+    this.events.push({ id: this.#nextId(), at: demoTime(at), kind: 'patch', pieceId, partIds: [partId], method, outcome, dwellMinutes });
   }
 
   trouble(pieceId: string, partId: string, layerId: string, at: number): void {

@@ -1,4 +1,5 @@
-import type { Piece } from '#core/facts/index';
+import type { Mark, Picture, PictureView, Piece } from '#core/facts/index';
+import { DEMO_PICTURE_SIZE } from './drawPictures.ts';
 import { coatsOf, demoTime, face, simplePart } from './facts.ts';
 
 /** Breakwater bench: eight invented pieces in every state a bench knows. */
@@ -7,6 +8,21 @@ export function demoPieces(): Piece[] {
 }
 
 const base = { guesses: [], swatches: [], finished: false, parcels: [], leadExcluded: true, mains: false };
+
+const picture = (id: string, view: PictureView, when: Picture['when'], daysAgo: number): Picture => ({
+  id,
+  view,
+  when,
+  at: demoTime(-daysAgo * 1440),
+  ...DEMO_PICTURE_SIZE,
+});
+const mark = (id: string, kind: Mark['kind'], severity: Mark['severity'], where: string, pin?: Mark['pin']): Mark => ({
+  id,
+  kind,
+  severity,
+  where,
+  ...(pin ? { pin } : {}),
+});
 
 /** Two colours with a waist line: the light one is on, tape may go on now. */
 function tram(): Piece {
@@ -24,14 +40,8 @@ function tram(): Piece {
     swatches: ['#e6dcc0', '#1d4b78', '#3c4146'],
     parcels: [{ id: 'decals', name: 'Number decals', price: 640, due: '2026-11-28', arrived: false }],
     parts: [
-      {
-        id: 'body',
-        name: 'Body',
+      simplePart('body', 'Body', {
         material: 'zinc',
-        copies: 1,
-        finish: 'bare',
-        printed: false,
-        staysClear: false,
         pegs: [2],
         zones: [
           { id: 'upper', name: 'Upper' },
@@ -51,7 +61,7 @@ function tram(): Piece {
           coatsOf('blue', 'estuary', 3, { covers: ['waist'] }),
           coatsOf('clear', 'satin', 2),
         ],
-      },
+      }),
       simplePart('underframe', 'Underframe', {
         material: 'zinc',
         faces: [face('plate', 120, 34, 1, 'all', false), face('sides', 120, 8, 2)],
@@ -122,18 +132,69 @@ function crane(): Piece {
     swatches: ['#c23a2a', '#3c4146'],
     leadExcluded: false,
     guesses: ['lead', 'size:tower'],
+    limit: 'inside-too',
+    set: 'Harbour front',
+    wishes: 'The harbour master wants the red of the old buoys, and the jib to turn again.',
+    factory: 'Sprayed apart before the tabs were folded; the drum and the hook were left bare.',
+    surveyed: ['stops', 'limit', 'repaint', 'joined', 'pictures'],
+    pictures: [
+      picture('crane-front', 'front', 'before', 3),
+      picture('crane-left', 'left', 'before', 3),
+      picture('crane-under', 'under', 'before', 3),
+    ],
+    fastenings: [
+      { id: 'tabs', kind: 'tab', a: 'tower', b: 'base', count: 4, note: 'straighten with wide pliers, once only' },
+      {
+        id: 'pivot',
+        kind: 'rivet',
+        a: 'jib',
+        b: 'tower',
+        count: 1,
+        note: 'M2 × 6, washer under the head',
+        post: { acrossMm: 4.2, deepMm: 7, thread: 'M2' },
+      },
+      { id: 'line', kind: 'clip', a: 'hook', b: 'jib', count: 1, note: 'new line after paint' },
+      { id: 'drum', kind: 'axle', a: 'winch', b: 'tower', count: 1, note: 'peened: stays in', behind: 'base' },
+    ],
+    bags: [
+      { id: 'bag-1', number: 1, contents: 'Hook and old line', from: 'Jib' },
+      { id: 'bag-2', number: 2, contents: 'Washer of the pivot', from: 'Jib to tower', pictureId: 'crane-front' },
+    ],
+    spares: [{ id: 'spare-1', name: 'Old winch handle, bent' }],
+    parcels: [
+      {
+        id: 'handle',
+        name: 'Winch handle, new',
+        price: 480,
+        source: 'Quay Street toys',
+        orderedAt: '2026-11-20',
+        leadDays: 12,
+        arrived: false,
+      },
+    ],
     parts: [
       simplePart('tower', 'Tower', {
         material: 'steel',
+        toldBy: 'magnet',
         finish: 'flaking',
+        features: ['edges', 'hole-rims', 'inside-corners'],
+        service: ['handling'],
+        marks: [
+          mark('foot-rust', 'rust-light', 'marked', 'foot, left', { pictureId: 'crane-front', x: 0.4, y: 0.76 }),
+          mark('side-dent', 'dent', 'marked', 'right side', { pictureId: 'crane-front', x: 0.56, y: 0.6 }),
+        ],
         faces: [face('sides', 280, 90, 4)],
         layers: [coatsOf('primer-t', 'primer-grey', 2), coatsOf('red-t', 'buoy-red', 3)],
         pegs: [12],
       }),
       simplePart('jib', 'Jib', {
         material: 'steel',
+        toldBy: 'magnet',
         finish: 'flaking',
-        faces: [face('sides', 300, 30, 4)],
+        within: 'tower',
+        features: ['edges', 'hole-rims', 'hinge'],
+        marks: [mark('jib-bent', 'bent', 'slight', 'tip', { pictureId: 'crane-front', x: 0.86, y: 0.19 })],
+        faces: [{ ...face('sides', 300, 30, 4), holes: { count: 14, acrossMm: 12, wallMm: 0.3 } }],
         layers: [coatsOf('primer-j', 'primer-grey', 2), coatsOf('red-j', 'buoy-red', 3)],
         pegs: [13],
       }),
@@ -142,6 +203,24 @@ function crane(): Piece {
         finish: 'bare',
         zones: [{ id: 'all', name: 'All over', bare: 'runs on the line' }],
         faces: [face('hook', 20, 8, 2)],
+        within: 'jib',
+        layers: [],
+      }),
+      simplePart('base', 'Base plate', {
+        material: 'tinplate',
+        toldBy: 'magnet',
+        finish: 'sound',
+        printed: true,
+        zones: [{ id: 'all', name: 'All over', bare: 'its printing stays' }],
+        faces: [face('plate', 120, 110, 1, 'all', false)],
+        layers: [],
+      }),
+      simplePart('winch', 'Winch drum', {
+        material: 'steel',
+        stops: ['spring'],
+        within: 'tower',
+        zones: [{ id: 'all', name: 'All over', bare: 'works oiled' }],
+        faces: [face('drum', 30, 18, 2, 'all', false)],
         layers: [],
       }),
     ],
@@ -162,15 +241,29 @@ function fan(): Piece {
     createdAt: demoTime(-6 * 1440),
     swatches: ['#26282a'],
     mains: true,
+    limit: 'inside-too',
+    surveyed: ['stops', 'limit', 'repaint', 'joined', 'pictures'],
+    pictures: [picture('fan-front', 'front', 'before', 6)],
+    fastenings: [
+      { id: 'clips', kind: 'clip', a: 'cage', b: 'foot', count: 4, note: 'wrap the clips in tape', heads: 'repaint' },
+      { id: 'motor', kind: 'screw', a: 'foot', count: 3, note: 'M4 × 12, earth tag under the left one', heads: 'leave' },
+    ],
+    bags: [{ id: 'bag-f1', number: 1, contents: 'Three motor screws, earth tag', from: 'Foot' }],
     parts: [
       simplePart('cage', 'Cage', {
         material: 'steel',
+        toldBy: 'magnet',
+        marks: [mark('cage-rust', 'rust-light', 'marked', 'lower wires', { pictureId: 'fan-front', x: 0.5, y: 0.63 })],
+        features: ['inside-corners'],
         faces: [face('wire', 1800, 8, 4)],
         layers: [coatsOf('primer-k', 'primer-grey', 2), coatsOf('soot-k', 'soot', 2)],
         pegs: [4],
       }),
       simplePart('foot', 'Foot', {
         material: 'cast-iron',
+        toldBy: 'magnet',
+        marks: [mark('foot-pits', 'pitting', 'marked', 'rim of the foot', { pictureId: 'fan-front', x: 0.42, y: 0.8 })],
+        features: ['edges', 'countersinks'],
         zones: [
           { id: 'all', name: 'All over' },
           { id: 'seat', name: 'Earth tag seat', bare: 'earth contact' },
@@ -198,18 +291,28 @@ function balance(): Piece {
     swatches: ['#5d7c4a'],
     leadExcluded: false,
     guesses: ['lead', 'material:beam', 'finish:column'],
+    limit: 'outside',
+    wishes: 'Clean and green again, nothing replaced.',
+    surveyed: ['stops', 'limit', 'repaint', 'pictures'],
+    pictures: [picture('balance-front', 'front', 'before', 2)],
+    fastenings: [{ id: 'knife', kind: 'screw', a: 'beam', b: 'column', count: 2, note: 'keep the knife edge dry and bare' }],
     parts: [
       simplePart('beam', 'Beam', {
         material: 'unknown',
         finish: 'unknown',
+        features: ['raised-detail'],
         faces: [face('sides', 220, 18, 4)],
         layers: [coatsOf('primer-m', 'primer-grey', 2), coatsOf('green-m', 'marram', 2)],
         pegs: [15],
       }),
       simplePart('column', 'Column', {
         material: 'cast-iron',
+        toldBy: 'magnet',
         finish: 'unknown',
-        faces: [face('shaft', 180, 90, 2)],
+        oldCoats: 2,
+        features: ['edges', 'inside-corners'],
+        marks: [mark('column-chip', 'chip', 'marked', 'foot, front', { pictureId: 'balance-front', x: 0.45, y: 0.82 })],
+        faces: [face('shaft', 180, 90, 2), face('under', 120, 80, 1, 'all', false)],
         layers: [coatsOf('primer-n', 'primer-grey', 2), coatsOf('green-n', 'marram', 2)],
         pegs: [16],
       }),
@@ -218,7 +321,7 @@ function balance(): Piece {
         finish: 'bare',
         faces: [face('bowl', 160, 160, 2)],
         layers: [],
-        refused: 'Food contact: no paint is planned on this face.',
+        stops: ['food'],
       }),
     ],
   };
@@ -301,6 +404,7 @@ function weatherVane(): Piece {
     createdAt: demoTime(-40 * 1440),
     swatches: ['#26282a'],
     finished: true,
+    pictures: [picture('vane-before', 'front', 'before', 38), picture('vane-after', 'front', 'after', 7)],
     parts: [
       simplePart('arrow', 'Arrow and ship', {
         material: 'steel',

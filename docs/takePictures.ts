@@ -20,15 +20,15 @@ type Picture = {
 
 const PICTURES: readonly Picture[] = [
   { name: 'tonight', path: '/' },
-  { name: 'tonight-dark', path: '/', dark: true },
-  { name: 'tonight-phone', path: '/', size: PHONE },
   { name: 'bench-phone', path: '/bench', size: PHONE },
   { name: 'pieces', path: '/pieces' },
   { name: 'quick-add', path: '/pieces/new', ready: fillQuickAdd },
   { name: 'survey', path: '/pieces/crane/survey' },
+  { name: 'taking-apart', path: '/pieces/crane/survey?view=apart' },
   { name: 'strip', path: '/pieces/crane/strip' },
+  { name: 'surface', path: '/pieces/crane/strip?view=surface&part=tower' },
   { name: 'coats', path: '/pieces/lamp/coats' },
-  { name: 'masking', path: '/pieces/tram/masking' },
+  { name: 'masking', path: '/pieces/tram/masking', dark: true },
   { name: 'dates', path: '/pieces/roller/dates' },
   { name: 'money', path: '/pieces/lamp/money' },
   { name: 'board', path: '/board', ready: showWhy },

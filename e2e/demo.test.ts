@@ -1,4 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -30,6 +31,14 @@ const PLACES = [
   '/workshop',
   ...['survey', 'strip', 'coats', 'masking', 'finish', 'dates', 'money', 'record'].map((section) => `/pieces/tram/${section}`),
   '/pieces/lamp/coats',
+  '/pieces/crane/survey',
+  '/pieces/crane/survey?view=parts&part=jib',
+  '/pieces/crane/survey?view=apart',
+  '/pieces/crane/strip?view=surface',
+  '/pieces/crane/strip?view=gate',
+  '/pieces/vane/survey',
+  '/pieces/crane/print/card?part=tower',
+  '/pieces/crane/print/labels',
 ];
 
 describe('every destination', () => {
@@ -184,9 +193,10 @@ describe('planning at the desk', () => {
   it('refuses a method that hurts, takes one that only ruins with "I know"', async () => {
     const { page, context } = await openPage(browser, `${server.url}/pieces/crane/strip`);
     const row = (name: string) => page.getByRole('row').filter({ hasText: name });
-    await row('media blasting').waitFor();
-    expect(await row('media blasting').getByRole('button').count()).toBe(0);
-    expect(await row('heat gun').getByText('refused').count()).toBe(1);
+    const never = (name: string) => page.getByLabel('Never here').getByRole('listitem').filter({ hasText: name });
+    await never('media blasting').waitFor();
+    expect(await never('media blasting').getByRole('button').count()).toBe(0);
+    expect(await never('heat gun').getByText('refused').count()).toBe(1);
     await row('alkaline soak').getByRole('button', { name: 'Take' }).click();
     await row('alkaline soak').getByText('planned').waitFor();
     await page.getByRole('button', { name: 'Back to what is advised' }).click();
@@ -230,16 +240,18 @@ describe('planning at the desk', () => {
     const { page, context } = await openPage(browser, `${server.url}/workshop`);
     const folder = mkdtempSync(join(tmpdir(), 'enamelos-files-'));
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export' }).click()]);
-    const path = join(folder, 'out.json');
+    const path = join(folder, 'out.zip');
     await download.saveAs(path);
-    const exported = JSON.parse(readFileSync(path, 'utf8'));
+    const files = unzipSync(new Uint8Array(readFileSync(path)));
+    expect(Object.keys(files).filter((name) => name.startsWith('pictures/'))).toHaveLength(7);
+    const exported = JSON.parse(strFromU8(files['workshop.json']));
     expect(exported.facts.pieces).toHaveLength(8);
     const junk = join(folder, 'junk.json');
-    writeFileSync(junk, readFileSync(path, 'utf8').slice(0, 500));
+    writeFileSync(junk, strFromU8(files['workshop.json']).slice(0, 500));
     await page.getByLabel('Import a file').setInputFiles(junk);
     await page.getByText('may be cut short').waitFor();
     exported.facts.pieces = exported.facts.pieces.filter((piece: { id: string }) => piece.id !== 'vane');
-    writeFileSync(path, JSON.stringify(exported));
+    writeFileSync(path, zipSync({ ...files, 'workshop.json': strToU8(JSON.stringify(exported)) }));
     await page.getByLabel('Import a file').setInputFiles(path);
     await page.getByText('would replace everything here').waitFor();
     await page.getByRole('button', { name: 'Replace by the file' }).click();

@@ -10,12 +10,14 @@ import { problem, answerWithProblems } from './problems.ts';
 import { changeRoutes } from './routes/changes.ts';
 import { factRoutes } from './routes/facts.ts';
 import { fileRoutes } from './routes/files.ts';
+import { pictureRoutes } from './routes/pictures.ts';
+import type { Pictures } from './store/pictures.ts';
 import type { Store } from './store/store.ts';
 
-export type AppOptions = { readonly store: Store; readonly changes?: Changes; readonly webFolder?: string };
+export type AppOptions = { readonly store: Store; readonly pictures: Pictures; readonly changes?: Changes; readonly webFolder?: string };
 
 /** The server of one workshop: facts and log, files, changes, and the built pages. */
-export async function buildApp({ store, changes = new Changes(), webFolder }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({ store, pictures, changes = new Changes(), webFolder }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ bodyLimit: 5_000_000, forceCloseConnections: true });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -41,7 +43,8 @@ export async function buildApp({ store, changes = new Changes(), webFolder }: Ap
     transformObject: jsonSchemaTransformObject,
   });
   await app.register(factRoutes(store, changes));
-  await app.register(fileRoutes(store, changes));
+  await app.register(fileRoutes(store, pictures, changes));
+  await app.register(pictureRoutes(pictures));
   await app.register(changeRoutes(store, changes));
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
   if (webFolder && existsSync(webFolder)) await servePages(app, webFolder);

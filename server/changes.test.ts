@@ -22,13 +22,14 @@ let url = '';
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'enamelos-changes-'));
-  ({ db, store } = openWorkshop(join(folder, 'data')));
+  const opened = openWorkshop(join(folder, 'data'));
+  ({ db, store } = opened);
   changes = new Changes();
   const web = join(folder, 'web');
   mkdirSync(join(web, 'assets'), { recursive: true });
   writeFileSync(join(web, 'index.html'), '<!doctype html><title>page</title>');
   writeFileSync(join(web, 'assets', 'a.js'), 'export {};');
-  app = await buildApp({ store, changes, webFolder: web });
+  app = await buildApp({ ...opened, changes, webFolder: web });
   url = await app.listen({ port: 0, host: '127.0.0.1' });
 });
 afterEach(async () => {

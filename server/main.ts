@@ -20,9 +20,9 @@ const port = Number(process.env.PORT ?? 4180);
 try {
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new BadSetting(`PORT is a number from 0 to 65535, not "${process.env.PORT}".`);
-  const { db, store } = demo ? openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
+  const { db, store, pictures } = demo ? await openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
   const changes = new Changes();
-  const app = await buildApp({ store, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
+  const app = await buildApp({ store, pictures, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
   const stopSensors = runSensors(store, changes, process.env.ENAMELOS_FAIL === 'sensor');
   const stop = async () => {
     stopSensors();

@@ -20,7 +20,7 @@ beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'enamelos-'));
   const opened = openWorkshop(folder);
   db = opened.db;
-  app = await buildApp({ store: opened.store });
+  app = await buildApp(opened);
 });
 afterEach(async () => {
   await app.close();
@@ -115,24 +115,24 @@ describe('facts over HTTP', () => {
 });
 
 describe('folders', () => {
-  it('never takes a person’s own folder for a demo', () => {
-    expect(() => openDemo(folder, false, 0)).toThrow(BadSetting);
-    expect(() => openDemo(folder, true, 0)).toThrow(BadSetting);
+  it('never takes a person’s own folder for a demo', async () => {
+    await expect(openDemo(folder, false, 0)).rejects.toThrow(BadSetting);
+    await expect(openDemo(folder, true, 0)).rejects.toThrow(BadSetting);
     expect(openDatabase(folder).prepare('SELECT count(*) AS n FROM fact').get()).not.toEqual({ n: 0 });
   });
-  it('loads the demo once, shifted to now, and again when asked', () => {
+  it('loads the demo once, shifted to now, and again when asked', async () => {
     const own = mkdtempSync(join(tmpdir(), 'enamelos-demo-'));
     const now = 30_000_000;
-    const first = openDemo(own, false, now);
+    const first = await openDemo(own, false, now);
     expect(first.store.snapshot().facts.workshop[0].extraFree[0].from).toBe(
       new Date((now - 20) * 60_000).toISOString().replace('.000', ''),
     );
     first.store.append([{ id: 'mine', at: '2026-12-01T19:00:00Z', kind: 'note', text: 'kept' }]);
     first.db.close();
-    const again = openDemo(own, false, now + 5);
+    const again = await openDemo(own, false, now + 5);
     expect(again.store.snapshot().facts.events.some((event) => event.id === 'mine')).toBe(true);
     again.db.close();
-    const fresh = openDemo(own, true, now + 9);
+    const fresh = await openDemo(own, true, now + 9);
     expect(fresh.store.snapshot().facts.events.some((event) => event.id === 'mine')).toBe(false);
     fresh.db.close();
     rmSync(own, { recursive: true, force: true });

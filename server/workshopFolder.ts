@@ -1,52 +1,60 @@
-import { EMPTY_FACTS, readWorkshopText, shiftFile } from '#core/facts/index';
+import { EMPTY_FACTS, shiftFile } from '#core/facts/index';
 import { newWorkshop, starterShelf } from '#core/buying/index';
+import { readWorkshopFile } from '#core/plan/index';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { type Db, openDatabase } from './store/database.ts';
+import { reencode } from './reencode.ts';
+import { Pictures } from './store/pictures.ts';
 import { Store } from './store/store.ts';
 
 /** What the person set (folder, port) cannot be used; the message says what to do. */
 export class BadSetting extends Error {}
 
+export type Opened = { readonly db: Db; readonly store: Store; readonly pictures: Pictures };
+
 /** Opens the person's own workshop; a new one gets usual evenings and the starter shelf. */
-export function openWorkshop(folder: string): { db: Db; store: Store } {
+export function openWorkshop(folder: string): Opened {
   const db = openDatabase(folder);
   const store = new Store(db);
   if (store.isEmpty) {
     const { workshop, places } = newWorkshop(Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC');
     store.replaceAll({ ...EMPTY_FACTS, workshop: [workshop], places, ...starterShelf() });
   }
-  return { db, store };
+  return { db, store, pictures: new Pictures(db) };
 }
 
 /** Opens the demo, loading it from its file when the folder is new or `fresh`. @throws BadSetting on a folder that is not a demo's */
-export function openDemo(folder: string, fresh: boolean, now: number): { db: Db; store: Store } {
+export async function openDemo(folder: string, fresh: boolean, now: number): Promise<Opened> {
   if (fresh && existsSync(join(folder, 'workshop.sqlite'))) {
     openOnlyDemo(folder).db.close();
     for (const end of ['', '-wal', '-shm']) rmSync(join(folder, `workshop.sqlite${end}`), { force: true });
   }
   const opened = openOnlyDemo(folder);
-  if (opened.store.isEmpty) loadDemo(opened.store, now);
+  if (opened.store.isEmpty) await loadDemo(opened, now);
   return opened;
 }
 
-function openOnlyDemo(folder: string): { db: Db; store: Store } {
+function openOnlyDemo(folder: string): Opened {
   const db = openDatabase(folder);
   const store = new Store(db);
   if (!store.isEmpty && !store.demo) {
     db.close();
     throw new BadSetting(`${folder} holds a workshop of your own, not a demo. Set ENAMELOS_DATA to another folder.`);
   }
-  return { db, store };
+  return { db, store, pictures: new Pictures(db) };
 }
 
-function loadDemo(store: Store, now: number): void {
+async function loadDemo({ store, pictures }: Opened, now: number): Promise<void> {
   const here = dirname(fileURLToPath(import.meta.url));
-  const path = [join(here, '../demo/breakwater.json'), join(here, '../../demo/breakwater.json')].find((candidate) => existsSync(candidate));
-  if (!path) throw new Error('demo/breakwater.json is missing.');
-  const read = readWorkshopText(readFileSync(path, 'utf8'));
+  const demo = [join(here, '../demo'), join(here, '../../demo')].find((folder) => existsSync(join(folder, 'breakwater.json')));
+  if (!demo) throw new Error('demo/breakwater.json is missing.');
+  const read = readWorkshopFile(readFileSync(join(demo, 'breakwater.json'), 'utf8'));
   if (!read.ok) throw new Error(`${read.problem.error} (${read.problem.at})`);
-  store.replaceAll(shiftFile(read.value, now).facts);
+  const { facts } = shiftFile(read.value, now);
+  for (const { id } of facts.pieces.flatMap((piece) => piece.pictures ?? []))
+    pictures.put(await reencode(id, readFileSync(join(demo, 'pictures', `${id}.png`))));
+  store.replaceAll(facts);
   store.markDemo();
 }

@@ -3,8 +3,8 @@ import type { Family, Hand, Role } from '#core/facts/index';
 
 /** Paint used, by two models of which the larger holds (BRIEF §7). */
 
-/** A flat stretch of surface, and how many of it there are. */
-export type FlatFace = { readonly longMm: number; readonly shortMm: number; readonly count?: number };
+/** A flat stretch of surface, and how many of it there are; its area where holes make it another than the sheet's. */
+export type FlatFace = { readonly longMm: number; readonly shortMm: number; readonly count?: number; readonly areaMm2?: number };
 
 type Tool = {
   readonly fanMm: number;
@@ -28,7 +28,7 @@ export const CAN_RESIDUE = 0.05;
 /** mL a coat by film: area × film ÷ solids ÷ effective transfer; a face narrower than the fan wastes more. */
 export function filmMl(faces: readonly FlatFace[], film: { filmUm: number; solids: number }, hand: Hand): number {
   return faces.reduce((sum, face) => {
-    const areaM2 = (face.longMm * face.shortMm) / 1e6;
+    const areaM2 = (face.areaMm2 ?? face.longMm * face.shortMm) / 1e6;
     const transfer =
       hand === 'brush' ? BRUSH_EFFICIENCY : TOOLS[hand].efficiency * Math.sqrt(Math.min(1, face.shortMm / TOOLS[hand].fanMm));
     return sum + ((face.count ?? 1) * (areaM2 * film.filmUm)) / film.solids / transfer;

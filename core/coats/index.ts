@@ -17,4 +17,5 @@ export { type Above, type Below, type Finding, isBetter, joint, type JointAnswer
 export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
 export { type JointBranch, type StackJoint, stackJoint } from './stack.ts';
+export { serviceFinding } from './service.ts';
 export { readySystems, type SystemDraft, type SystemKind } from './systems.ts';

@@ -1,3 +1,4 @@
+import { flashRustAt } from './flashRust.ts';
 import type { Facts, Place, Reading, Workshop } from '#core/facts/index';
 import { DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index';
 import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts';
@@ -129,6 +130,11 @@ export class DryingClocks {
   reached(placeId: string, mechanism: Mechanism, from: Minute, referenceHours: number, air: AirMovement = 'still'): Minute | null {
     const hours = this.#clock(placeId, mechanism, air).hoursUntil(from / HOUR, referenceHours);
     return hours === null ? null : from + hours * HOUR;
+  }
+
+  /** When steel that is bright and bare at `from` begins to flash-rust here. */
+  flashRust(placeId: string, from: Minute): Minute {
+    return flashRustAt(climateOf(this.#conditions[placeId]), from);
   }
 
   /** Reference hours passed between two moments. */

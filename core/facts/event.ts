@@ -38,6 +38,18 @@ export const doneSchema = z.strictObject({
   recalled: z.boolean().optional(),
 });
 
+const partIdsSchema = z.array(idSchema).min(1, 'Name at least one part.');
+
+/** Minutes of a strip dwell: at most a week. */
+const dwellSchema = z
+  .number('Type the dwell in minutes.')
+  .min(0, 'A dwell is not negative.')
+  .max(7 * 1440, 'A dwell is at most 7 days. Was it minutes or hours?');
+
+/** What was left after an application of stripper. */
+export const stripOutcomeSchema = z.enum(['clean', 'most', 'little']);
+export type StripOutcome = z.infer<typeof stripOutcomeSchema>;
+
 export const eventSchema = z.discriminatedUnion('kind', [
   doneSchema,
   z.strictObject({
@@ -67,6 +79,34 @@ export const eventSchema = z.discriminatedUnion('kind', [
     paid: moneySchema,
     shopId: idSchema.optional(),
     pieceId: idSchema.optional(),
+  }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('patch'),
+    pieceId: idSchema,
+    partIds: partIdsSchema,
+    method: stripMethodSchema,
+    outcome: z.enum(['clean', 'most', 'little', 'harmed']),
+    dwellMinutes: dwellSchema,
+  }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('stripped'),
+    pieceId: idSchema,
+    partIds: partIdsSchema,
+    method: stripMethodSchema,
+    /** Which application it was, from 1. */
+    application: z.int().min(1).max(20),
+    outcome: stripOutcomeSchema,
+    dwellMinutes: dwellSchema,
+  }),
+  /** A check that was not passed; a pass is the done step it guards. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('failed-check'),
+    pieceId: idSchema,
+    partIds: partIdsSchema,
+    item: z.string().trim().min(1, 'Say what did not pass.').max(160),
   }),
   z.strictObject({ ...head, kind: z.literal('weighed'), canId: z.string().max(80), leftMl: z.number().min(0).max(20_000) }),
   z.strictObject({

@@ -1,10 +1,13 @@
 export * from './basics.ts';
+export * from './condition.ts';
 export * from './event.ts';
 export * from './file.ts';
 export * from './names.ts';
+export { newPart, newPiece } from './newPiece.ts';
 export * from './paint.ts';
 export * from './piece.ts';
 export { shiftFile } from './shift.ts';
+export * from './teardown.ts';
 export {
   type Agreed,
   agreedSchema,

@@ -83,6 +83,10 @@ export type OldFinish = z.infer<typeof finishSchema>;
 export const aimSchema = z.enum(['as-original', 'own-scheme', 'serviceable', 'preserve', 'aged']);
 export type Aim = z.infer<typeof aimSchema>;
 
+/** How far the work goes: what is beyond it is neither stripped nor painted. */
+export const limitSchema = z.enum(['outside', 'inside-too', 'to-bare']);
+export type Limit = z.infer<typeof limitSchema>;
+
 export const looksLikeSchema = z.enum([
   'cast-body',
   'pressed-toy',
@@ -181,6 +185,51 @@ export const PLAIN: Record<string, string> = {
   aged: 'aged on purpose',
   'fine-primer': 'fine primer',
   'filler-primer': 'filler primer',
+  outside: 'outside only',
+  'inside-too': 'inside too',
+  'to-bare': 'to bare metal',
+  scratch: 'scratch',
+  gouge: 'gouge',
+  pitting: 'pitting',
+  'rust-light': 'light rust',
+  'rust-deep': 'deep rust',
+  'mould-line': 'mould line',
+  crack: 'crack',
+  chip: 'chip',
+  dent: 'dent',
+  bent: 'bent',
+  seized: 'seized',
+  missing: 'missing',
+  sand: 'sand it out',
+  'glue-build-up': 'build up with glue and powder',
+  straighten: 'straighten',
+  'rust-soak': 'rust soak',
+  'rust-brush': 'wire brush',
+  'rust-spin': 'spin against abrasive',
+  'metal-prep': 'phosphoric metal prep',
+  polish: 'polish',
+  free: 'free with oil',
+  replace: 'replace the part',
+  leave: 'leave it',
+  edges: 'sharp edges',
+  countersinks: 'countersinks',
+  'hole-rims': 'hole rims',
+  'inside-corners': 'inside corners',
+  vents: 'vents',
+  'raised-detail': 'raised detail',
+  'sliding-face': 'sliding face',
+  hinge: 'hinge',
+  fuel: 'fuel and oil',
+  sun: 'sun',
+  abrasion: 'rubbing',
+  handling: 'handling',
+  'tapped-post': 'tapped post',
+  screw: 'screw',
+  tab: 'folded tab',
+  glue: 'glue',
+  clip: 'clip',
+  rivet: 'riveted post',
+  axle: 'peened axle',
 };
 
 export function plain(name: string): string {

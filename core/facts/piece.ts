@@ -1,26 +1,55 @@
 import { z } from 'zod';
 import { copiesSchema, dateSchema, idSchema, labSchema, lengthSchema, momentSchema, moneySchema, nameSchema } from './basics.ts';
+import { featureSchema, markSchema, materialTestSchema, meshSchema, serviceSchema, surveyStopSchema } from './condition.ts';
 import {
   aimSchema,
   curveSchema,
   familySchema,
   finishSchema,
+  limitSchema,
   looksLikeSchema,
   materialSchema,
   portraitSchema,
   roleSchema,
   stripMethodSchema,
 } from './names.ts';
+import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
+
+/** A pattern of round holes through a face. The wall counts to this face as deep as it is painted from here. */
+export const holesSchema = z.strictObject({
+  count: z.int('Holes are whole.').min(1, 'At least one hole.').max(200_000),
+  acrossMm: lengthSchema,
+  wallMm: z.number().min(0).max(500),
+});
 
 /** A flat stretch of surface: longer × shorter × count. Belongs to one zone. */
-export const faceSchema = z.strictObject({
-  id: idSchema,
-  zoneId: idSchema,
-  longMm: lengthSchema,
-  shortMm: lengthSchema,
-  count: copiesSchema,
-  seen: z.boolean(),
-});
+export const faceSchema = z
+  .strictObject({
+    id: idSchema,
+    zoneId: idSchema,
+    longMm: lengthSchema,
+    shortMm: lengthSchema,
+    count: copiesSchema,
+    seen: z.boolean(),
+    holes: holesSchema.optional(),
+  })
+  .superRefine((face, context) => {
+    if (face.holes && !holesFit(face.holes, face)) {
+      context.addIssue({
+        code: 'custom',
+        path: ['holes'],
+        message: 'These holes do not fit the sheet: together they are larger than it. Count and measure them again.',
+      });
+    }
+  });
+
+/** Round holes of one size cover at most π/√12 of a sheet. */
+const DENSEST_HOLES = Math.PI / Math.sqrt(12);
+
+function holesFit(holes: { count: number; acrossMm: number }, face: { longMm: number; shortMm: number }): boolean {
+  const open = (holes.count * Math.PI * holes.acrossMm ** 2) / 4;
+  return holes.acrossMm < Math.min(face.longMm, face.shortMm) && open <= DENSEST_HOLES * face.longMm * face.shortMm;
+}
 export type Face = z.infer<typeof faceSchema>;
 
 /** A set of faces that gets the same film; a bare zone says why. */
@@ -77,8 +106,26 @@ export const partSchema = z
     colourOrder: z.array(idSchema).optional(),
     /** Tag numbers of its copies on the drying line. */
     pegs: z.array(z.int().min(1).max(40)).max(40),
-    /** Not planned at all, with the reason (food contact and the like). */
-    refused: z.string().max(120).optional(),
+    /** A second material in the same part: every method is judged by the worse of the two. */
+    alsoMaterial: materialSchema.optional(),
+    /** The test that told the material; absent: not tested. */
+    toldBy: materialTestSchema.optional(),
+    /** Layers of old paint that show at a chip. */
+    oldCoats: z.int('Layers are whole.').min(1).max(12).optional(),
+    /** The part it belongs to, where it is a sub-assembly's. */
+    within: idSchema.optional(),
+    /** Reached bare steel is either primed at once or treated with phosphoric metal prep; absent: as advised. */
+    rustGuard: z.enum(['prime', 'metal-prep']).optional(),
+    marks: z.array(markSchema).max(60).optional(),
+    features: z.array(featureSchema).optional(),
+    service: z.array(serviceSchema).optional(),
+    /** Hazards met on it: left alone, or not planned at all. */
+    stops: z.array(surveyStopSchema).optional(),
+    /** Taken out of the piece after work had been logged on it: kept for the record, not planned. */
+    gone: z.boolean().optional(),
+    /** Too fragile to take off: masked where it is, not planned itself. */
+    maskedInPlace: z.boolean().optional(),
+    mesh: meshSchema.optional(),
   })
   .superRefine((part, context) => {
     const zones = new Set(part.zones.map((zone) => zone.id));
@@ -105,36 +152,122 @@ export const partSchema = z
         message: 'Caustic never meets this metal: it reacts violently. Choose another method.',
       });
     }
+    if (part.within === part.id) context.addIssue({ code: 'custom', path: ['within'], message: 'A part does not belong to itself.' });
     if (part.stripMethod === 'heat') {
       context.addIssue({ code: 'custom', path: ['stripMethod'], message: 'Heat never meets old paint. Choose another method.' });
     }
   });
 export type Part = z.infer<typeof partSchema>;
 
-export const pieceSchema = z.strictObject({
+/** Something bought for the piece: on the way, or still to be ordered. */
+export const parcelSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  looksLike: looksLikeSchema,
-  /** A drawing of its own for its portrait; absent: drawn by its look. */
-  portrait: portraitSchema.optional(),
-  longestMm: lengthSchema,
-  /** Scale denominator, where it is a scale model; sets only the relief. */
-  scale: z.int().min(1).max(2000).optional(),
-  aim: aimSchema,
-  budget: moneySchema.optional(),
-  neededBy: dateSchema.optional(),
-  createdAt: momentSchema,
-  /** A laboratory or XRF has cleared the old paint of lead, or it was made since 1990 for certain. */
-  leadExcluded: z.boolean(),
-  /** Runs on the mains: the electrical caution shows. */
-  mains: z.boolean(),
-  parts: z.array(partSchema).min(1, 'A piece has at least one part.').max(60),
-  /** What was drafted and not yet confirmed, by question key. */
-  guesses: z.array(z.string().max(160)),
-  /** Colours chosen at quick-add, by name and hex, for its portrait. */
-  swatches: z.array(z.string().regex(/^#[0-9a-f]{6}$/)).max(3),
-  finished: z.boolean(),
-  /** What is not planned yet, with dates from outside: parcels. */
-  parcels: z.array(z.strictObject({ id: idSchema, name: nameSchema, price: moneySchema, due: dateSchema, arrived: z.boolean() })).max(40),
+  price: moneySchema,
+  source: z.string().trim().max(80).optional(),
+  /** Absent: not ordered yet. */
+  orderedAt: dateSchema.optional(),
+  leadDays: z.int('Days are whole.').min(0).max(400, 'A lead time is at most 400 days.').optional(),
+  /** The day it is said to come; absent: ordered day and lead time. */
+  due: dateSchema.optional(),
+  arrived: z.boolean(),
+  /** The part it replaces: that part waits for it. */
+  partId: idSchema.optional(),
 });
+export type Parcel = z.infer<typeof parcelSchema>;
+
+const wordsSchema = z.string().trim().max(400);
+
+export const pieceSchema = z
+  .strictObject({
+    id: idSchema,
+    name: nameSchema,
+    looksLike: looksLikeSchema,
+    /** A drawing of its own for its portrait; absent: drawn by its look. */
+    portrait: portraitSchema.optional(),
+    longestMm: lengthSchema,
+    /** Scale denominator, where it is a scale model; sets only the relief. */
+    scale: z.int().min(1).max(2000).optional(),
+    aim: aimSchema,
+    budget: moneySchema.optional(),
+    neededBy: dateSchema.optional(),
+    createdAt: momentSchema,
+    /** A laboratory or XRF has cleared the old paint of lead, or it was made since 1990 for certain. */
+    leadExcluded: z.boolean(),
+    /** Runs on the mains: the electrical caution shows. */
+    mains: z.boolean(),
+    parts: z.array(partSchema).min(1, 'A piece has at least one part.').max(60),
+    /** What was drafted and not yet confirmed, by question key. */
+    guesses: z.array(z.string().max(160)),
+    /** Colours chosen at quick-add, by name and hex, for its portrait. */
+    swatches: z.array(z.string().regex(/^#[0-9a-f]{6}$/)).max(3),
+    finished: z.boolean(),
+    parcels: z.array(parcelSchema).max(40),
+    /** How far the work goes; absent: inside too, stripped as each part needs. */
+    limit: limitSchema.optional(),
+    fastenings: z.array(fasteningSchema).max(80).optional(),
+    bags: z.array(bagSchema).max(80).optional(),
+    /** Order of reassembly by part id; absent: the reverse of teardown. */
+    fitOrder: z.array(idSchema).optional(),
+    pictures: z.array(pictureSchema).max(120).optional(),
+    /** Pieces seen together: one target colour, same mix and coats. */
+    set: nameSchema.optional(),
+    wishes: wordsSchema.optional(),
+    /** How the factory did it: sprayed assembled or apart, what was left bare, where colours met. */
+    factory: wordsSchema.optional(),
+    spares: z
+      .array(z.strictObject({ id: idSchema, name: nameSchema }))
+      .max(60)
+      .optional(),
+    /** Survey questions answered or passed over, by key. */
+    surveyed: z.array(z.string().max(160)).optional(),
+  })
+  .superRefine((piece, context) => {
+    for (const { id, path, what } of idsNamed(piece)) {
+      if (!what.has(id)) context.addIssue({ code: 'custom', path, message: `“${id}” is not on this piece.` });
+    }
+    for (const [i, part] of piece.parts.entries()) {
+      if (belongsToItself(part.id, piece.parts))
+        context.addIssue({ code: 'custom', path: ['parts', i, 'within'], message: 'These parts belong to each other in a circle.' });
+    }
+  });
 export type Piece = z.infer<typeof pieceSchema>;
+
+type NamedId = { readonly id: string; readonly path: (string | number)[]; readonly what: ReadonlySet<string> };
+
+/** Every id of a part or picture that a piece names, with its place. */
+function idsNamed(piece: {
+  parts: readonly Part[];
+  parcels: readonly Parcel[];
+  fastenings?: readonly { a: string; b?: string; behind?: string }[];
+  bags?: readonly { pictureId?: string }[];
+  pictures?: readonly { id: string }[];
+}): NamedId[] {
+  const parts = new Set(piece.parts.map((part) => part.id));
+  const pictures = new Set((piece.pictures ?? []).map((picture) => picture.id));
+  const named = (id: string | undefined, path: (string | number)[], what: ReadonlySet<string>): NamedId[] =>
+    id === undefined ? [] : [{ id, path, what }];
+  return [
+    ...piece.parts.flatMap((part, i) => [
+      ...named(part.within, ['parts', i, 'within'], parts),
+      ...(part.marks ?? []).flatMap((mark, k) => named(mark.pin?.pictureId, ['parts', i, 'marks', k, 'pin'], pictures)),
+    ]),
+    ...piece.parcels.flatMap((parcel, i) => named(parcel.partId, ['parcels', i, 'partId'], parts)),
+    ...(piece.fastenings ?? []).flatMap((own, i) => [
+      ...named(own.a, ['fastenings', i, 'a'], parts),
+      ...named(own.b, ['fastenings', i, 'b'], parts),
+      ...named(own.behind, ['fastenings', i, 'behind'], parts),
+    ]),
+    ...(piece.bags ?? []).flatMap((bag, i) => named(bag.pictureId, ['bags', i, 'pictureId'], pictures)),
+  ];
+}
+
+function belongsToItself(id: string, parts: readonly Part[]): boolean {
+  const above = new Map(parts.map((part) => [part.id, part.within]));
+  const seen = new Set<string>();
+  for (let next = above.get(id); next !== undefined && !seen.has(next); next = above.get(next)) {
+    if (next === id) return true;
+    seen.add(next);
+  }
+  return false;
+}

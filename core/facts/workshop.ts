@@ -29,6 +29,8 @@ export const workshopSchema = z.strictObject({
   hands: z.array(handSchema).min(1, 'Say what you spray or brush with.'),
   sprayPlaceId: idSchema,
   dryPlaceId: idSchema,
+  /** Abrasive papers owned, P grades; absent: any can be had. */
+  grits: z.array(z.int().min(40).max(5000)).max(40).optional(),
   /** False until the three cards of the first run were answered. */
   started: z.boolean(),
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Edge, Part } from '#core/facts/index';
+import { type Edge, newPart } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
 import { bestOrder, DIVISIONS, dividePart, maskMinutes, orderCost, type OrderZone } from './index.ts';
 
@@ -66,20 +66,12 @@ describe('the order of colours', () => {
 });
 
 describe('dividing a part', () => {
-  const part: Part = {
+  const part = newPart({
     id: 'p',
     name: 'Body',
     material: 'zinc',
-    copies: 1,
-    finish: 'bare',
-    printed: false,
-    staysClear: false,
-    pegs: [],
-    layers: [],
-    edges: [],
-    zones: [{ id: 'all', name: 'All over' }],
     faces: [{ id: 'f', zoneId: 'all', longMm: 120, shortMm: 48, count: 5, seen: true }],
-  };
+  });
   let ids = 0;
   for (const { division } of DIVISIONS) {
     it(`keeps the area and lays one line: ${division}`, () => {

@@ -19,6 +19,7 @@ describe('questions of a script', () => {
       strip: { material: 'zinc', method: 'gel', finish: 'sound' },
       joint: { below: { family: null, material: 'zinc' }, above: { family: 'lacquer-primer' } },
       amount: { family: 'acrylic-lacquer', tool: 'aerosol', faces: [{ longMm: 75, shortMm: 30 }], coats: 1 },
+      ladder: { from: 80, next: 'colour' },
       hide: { groundLab: { l: 95, a: 0, b: 0 }, coatLab: { l: 20, a: 0, b: 0 }, share: 0.1 },
     };
     expect(Object.keys(inputs).sort()).toEqual([...QUESTION_NAMES].sort());

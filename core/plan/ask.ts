@@ -1,27 +1,12 @@
 import { amountAnswer } from '#core/amounts/index';
 import { coatsToHide, joint, remediesFor } from '#core/coats/index';
-import {
-  belowFamilySchema,
-  familySchema,
-  finishSchema,
-  handSchema,
-  labSchema,
-  materialSchema,
-  problemOf,
-  roleSchema,
-  stripMethodSchema,
-} from '#core/facts/index';
+import { belowFamilySchema, familySchema, handSchema, labSchema, materialSchema, problemOf, roleSchema } from '#core/facts/index';
 import { dewAnswer, waitHours } from '#core/drying/index';
-import { stripMethods, stripVerdict } from '#core/strip/index';
 import { z } from 'zod';
+import { ladderQuestion, stripQuestion } from './askPrep.ts';
+import { type Question, question } from './question.ts';
 
 /** Questions a script may ask the core; the contract is documented in docs/format.md. */
-
-type Question = { readonly schema: z.ZodType; readonly answer: (input: never) => object };
-
-function question<S extends z.ZodType>(schema: S, answer: (input: z.infer<S>) => object): Question {
-  return { schema, answer: answer as (input: never) => object };
-}
 
 const celsius = z.number().min(-60).max(120);
 const percent = z.number().gt(0, 'Humidity is above 0 %.').max(100, 'Humidity is at most 100 %.');
@@ -57,21 +42,8 @@ const QUESTIONS: Record<string, Question> = {
       return { hours, because, rule: 'drying clock', source: 'default' };
     },
   ),
-  strip: question(
-    z.strictObject({
-      material: materialSchema,
-      method: stripMethodSchema.optional(),
-      finish: finishSchema.optional(),
-      leadExcluded: z.boolean().optional(),
-      printed: z.boolean().optional(),
-      staysClear: z.boolean().optional(),
-    }),
-    ({ method, ...input }) => {
-      if (method) return stripVerdict(input, method);
-      const { methods, advised, because } = stripMethods(input);
-      return { methods, advised, because, rule: 'strip table', source: 'default' };
-    },
-  ),
+  strip: stripQuestion,
+  ladder: ladderQuestion,
   joint: question(
     z.strictObject({
       below: z.strictObject({

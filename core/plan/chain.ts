@@ -1,7 +1,7 @@
 import type { Source } from '#core/facts/index';
 import type { Gap } from '#core/schedule/index';
 import { after, carryOn } from './gaps.ts';
-import { durationText } from '#core/units/index';
+import { durationText, type Minute } from '#core/units/index';
 import { partKey, type Stage } from './keys.ts';
 import type { Ref } from './films.ts';
 import type { PartGroup, PlanContext, Step } from './step.ts';
@@ -18,6 +18,9 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
       | 'grit'
       | 'coat'
       | 'consumables'
+      | 'checks'
+      | 'looks'
+      | 'asks'
       | 'scuffMinutes'
       | 'notBefore'
       | 'notBeforeWhy'
@@ -34,7 +37,7 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
 
 type Tail = Omit<Gap, 'to'>;
 
-const SPLITS: readonly Stage[] = ['strip', 'strip-off', 'prep', 'flat'];
+const SPLITS: readonly Stage[] = ['strip', 'strip-off', 'repair', 'prep', 'flat'];
 const LONGEST_SITTING = 60;
 /** More than this is no evening's work but a wrong size, or the wrong method. */
 const MOST_SITTINGS = 40;
@@ -58,6 +61,7 @@ export class StepChain {
   readonly #group: PartGroup;
   #last: Ref | null = null;
   #stopped: string | undefined;
+  #held: Pick<Step, 'notBefore' | 'notBeforeWhy'> = {};
 
   constructor(context: PlanContext, group: PartGroup) {
     this.#context = context;
@@ -77,6 +81,11 @@ export class StepChain {
     this.#stopped ??= reason;
   }
 
+  /** The next step added waits until then: a part that has not come yet. */
+  notBefore(at: Minute, why: string): void {
+    this.#held = { notBefore: at, notBeforeWhy: why };
+  }
+
   isDone(draft: Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>): boolean {
     return this.#context.history.done.has(this.#keys(draft)[0]);
   }
@@ -94,7 +103,10 @@ export class StepChain {
     const sittings = wanted > MOST_SITTINGS ? 1 : wanted;
     let ref = this.#addOne(sittings > 1 ? sitting(draft, 1, sittings) : draft, tails);
     for (let number = 2; number <= sittings; number++)
-      ref = this.#addOne(sitting(draft, number, sittings), 'step' in ref && draft.stage !== 'prep' ? [carryOn(ref.step)] : []);
+      ref = this.#addOne(
+        sitting(draft, number, sittings),
+        'step' in ref && draft.stage !== 'prep' && draft.stage !== 'repair' ? [carryOn(ref.step)] : [],
+      );
     return ref;
   }
 
@@ -130,8 +142,13 @@ export class StepChain {
       ...(draft.method ? { method: draft.method } : {}),
       ...(draft.grit ? { grit: draft.grit } : {}),
       ...(draft.coat ? { coat: draft.coat } : {}),
+      ...(draft.checks && draft.checks.length > 0 ? { checks: draft.checks } : {}),
+      ...(draft.looks ? { looks: draft.looks } : {}),
+      ...(draft.asks ? { asks: draft.asks } : {}),
       ...(draft.notBefore ? { notBefore: draft.notBefore, notBeforeWhy: draft.notBeforeWhy } : {}),
+      ...this.#held,
     });
+    this.#held = {};
     this.#last = { step: id };
     return this.#last;
   }

@@ -1,6 +1,10 @@
 import type { Facts } from '#core/facts/index';
+import { unplannedBecause } from '#core/safety/index';
+import { fitOrder, partAreaCm2, postPlan, unreachableLater } from '#core/survey/index';
 import { toIso } from '#core/units/index';
+import { isPlanned } from './groups.ts';
 import type { Plan } from './plan.ts';
+import { bathsOf, preparationOf } from './preparation.ts';
 
 /** Plain text and JSON views of a plan for scripts. */
 
@@ -86,6 +90,8 @@ export function planJson(plan: Plan, facts: Facts, rows: readonly CheckRow[]) {
       holds: step.placed ? step.placed.hold : { by: 'stop', text: step.unplacedWhy },
       hazards: step.hazards,
       ...(step.coat ? { coat: step.coat } : {}),
+      ...(step.checks ? { checks: step.checks } : {}),
+      ...(step.looks ? { looksAfterMinutes: step.looks } : {}),
     })),
     sessions: plan.sessions.map((session) => ({
       from: toIso(session.from),
@@ -104,10 +110,37 @@ export function planJson(plan: Plan, facts: Facts, rows: readonly CheckRow[]) {
       stopped: piece.stopped ?? null,
       late: piece.late,
       masking: Object.fromEntries(piece.steps.masking),
+      beyond: piece.beyond,
+      notes: piece.notes,
+      ...beforePaint(piece.pieceId, facts),
     })),
     purchases: plan.purchases,
     needs: plan.needs,
     cautions: plan.cautions,
     hanging: plan.hanging.map((part) => ({ piece: part.pieceId, part: part.partId, pegs: part.pegs, state: part.state })),
   };
+}
+
+/** Survey, teardown, strip and surface of a piece, part by part. */
+function beforePaint(pieceId: string, facts: Facts) {
+  const piece = facts.pieces.find((candidate) => candidate.id === pieceId);
+  if (!piece) return {};
+  const parts = piece.parts.map((part) => ({
+    id: part.id,
+    name: part.name,
+    material: part.material,
+    areaCm2: Math.round(partAreaCm2(part) * 10) / 10,
+    ...(isPlanned(part)
+      ? preparationOf(piece, part, facts)
+      : { left: unplannedBecause(part.stops) ?? (part.gone ? 'gone' : 'masked in place') }),
+  }));
+  const posts = (piece.fastenings ?? []).flatMap((fastening) =>
+    fastening.post ? [{ fastening: fastening.id, count: fastening.count, ...postPlan(fastening.post) }] : [],
+  );
+  const baths = bathsOf(piece).map(({ method, bath }) => ({
+    method,
+    together: bath.together.map((part) => part.id),
+    out: bath.out.map(({ part, why }) => ({ part: part.id, why })),
+  }));
+  return { parts, posts, baths, fitOrder: fitOrder(piece).map((part) => part.id), unreachable: unreachableLater(piece) };
 }

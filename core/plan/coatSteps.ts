@@ -1,7 +1,7 @@
 import { coatAmount, coatMinutes } from '#core/amounts/index';
-import { stackJoint } from '#core/coats/index';
+import { type JointVerdict, serviceFinding, type StackJoint, stackJoint, worseOf } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
-import type { Family, Part } from '#core/facts/index';
+import type { Family, Layer, Part } from '#core/facts/index';
 import { maskMinutes, type OrderAnswer } from '#core/masking/index';
 import { coatHazards, type Hazard, isSolventBorne } from '#core/safety/index';
 import { areaMm2, paintedFaces } from '#core/survey/index';
@@ -12,7 +12,7 @@ import type { PlannedFilm } from './films.ts';
 import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff } from './gaps.ts';
 import { layersInOrder, type PlacedLayer } from './layerOrder.ts';
 import { PartFilms } from './partFilms.ts';
-import { KEPT_PAINT } from './stripSteps.ts';
+import { KEPT_PAINT } from './stripChoice.ts';
 import type { CoatOfStep, JointOfPart, PartGroup, PlanContext } from './step.ts';
 
 const TACK_MINUTES = 3;
@@ -52,14 +52,15 @@ export class CoatBuilder {
     const { layers, masking } = layersInOrder(this.#group.lead, this.#context);
     this.masking = masking;
     this.#lookAtTrouble();
-    const bare = this.#group.lead.zones.some((zone) => zone.bare !== undefined);
+    const keptFree = this.#keptFree();
+    const bare = keptFree.length > 0;
     if (bare && layers.length > 0)
       this.#chain.add({
         stage: 'mask',
         subject: 'bare',
-        title: 'Mask what stays bare',
-        minutes: 3,
-        detail: this.#bareText(),
+        title: 'Mask what takes no paint',
+        minutes: 3 * keptFree.length * this.#group.parts.reduce((sum, part) => sum + part.copies, 0),
+        detail: keptFree.join('; '),
         because: 'Paint here would bind, insulate or flake.',
         consumables: 20,
       });
@@ -70,7 +71,7 @@ export class CoatBuilder {
         {
           stage: 'unmask',
           subject: 'bare',
-          title: 'Unmask what stays bare',
+          title: 'Unmask what takes no paint',
           minutes: 2,
           because: 'Tape comes off while the edge is soft.',
         },
@@ -78,8 +79,14 @@ export class CoatBuilder {
       );
   }
 
-  #bareText(): string {
-    return this.#group.lead.zones.flatMap((zone) => (zone.bare === undefined ? [] : [`${zone.name}: ${zone.bare}`])).join('; ');
+  /** Zones that stay bare, and fragile parts that are masked where they sit. */
+  #keptFree(): string[] {
+    const { piece, lead } = this.#group;
+    const zones = lead.zones.flatMap((zone) => (zone.bare === undefined ? [] : [`${zone.name}: ${zone.bare}`]));
+    const inPlace = piece.parts
+      .filter((part) => part.maskedInPlace && part.within === lead.id)
+      .map((part) => `${part.name}: masked in place`);
+    return [...zones, ...inPlace];
   }
 
   /** After trouble the coats above wait: let the film cure, then look again. */
@@ -114,6 +121,8 @@ export class CoatBuilder {
     const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
     const doneCoats = laid?.coats ?? 0;
     this.#judge(placed, doneCoats > 0);
+    if (this.#group.lead.stops?.includes('celluloid') && isSolventBorne(resolved.family))
+      this.#chain.stop('Celluloid takes no solvent: a water-borne paint only.');
     if (this.#sleepersBreatheIt(resolved.family))
       this.#chain.stop('Solvent and 2K films never dry where people sleep: choose another place to dry.');
     const keepers = this.#keepers(placed, all);
@@ -202,7 +211,10 @@ export class CoatBuilder {
   /** Verdicts against each film below; a stop ends the scheduling of this part here. */
   #judge(placed: PlacedLayer, laid: boolean): void {
     for (const under of this.#films.under(placed)) {
-      const joint = stackJoint(this.#group.lead.material, under.film ?? (this.#keepsPaint ? KEPT_PAINT : null), placed.resolved, true);
+      const joint = this.#inService(
+        placed,
+        stackJoint(this.#group.lead.material, under.film ?? (this.#keepsPaint ? KEPT_PAINT : null), placed.resolved, true),
+      );
       for (const part of this.#group.parts) {
         const ownLayer = (id: string) => part.layers[this.#group.lead.layers.findIndex((layer) => layer.id === id)]?.id ?? id;
         this.joints.push({
@@ -215,6 +227,24 @@ export class CoatBuilder {
       }
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
     }
+  }
+
+  /** The last film of a zone is judged against what the part has to serve; own evidence cannot lift that. */
+  #inService(placed: PlacedLayer, joint: StackJoint): StackJoint {
+    const top = this.#group.lead.layers.slice(placed.index + 1).every((later) => later.covers !== 'all' && !this.#covers(later, placed));
+    const finding = top ? serviceFinding(this.#group.lead.service ?? [], placed.resolved.family) : null;
+    if (!finding || worseOf<{ verdict: JointVerdict }>(joint, finding) === joint) return joint;
+    return {
+      ...joint,
+      verdict: finding.verdict,
+      answer: { ...joint.answer, ...finding, findings: [...joint.answer.findings, finding] },
+      branches: finding.verdict === 'stop' ? [] : joint.branches,
+    };
+  }
+
+  #covers(later: Layer, placed: PlacedLayer): boolean {
+    const { zones } = this.#group.lead;
+    return later.covers === 'all' || placed.zones.every((zone) => later.covers.includes(zones[zone].id));
   }
 
   #joint(placed: PlacedLayer) {

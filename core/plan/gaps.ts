@@ -45,6 +45,24 @@ export function soonAfter(ref: Ref, minutes: number, reason: string): Tail {
   };
 }
 
+/** After steel is bare, before it flash-rusts in the air of that day; later only with the rust rubbed off first. */
+export function beforeFlashRust(ref: Ref, clocks: DryingClocks, placeId: string): Tail {
+  const steps = stepsOf([ref]);
+  return {
+    from: steps,
+    together: steps,
+    reason: 'bare steel flash-rusts within hours',
+    allowed: (endOf) => {
+      const from = resolveRef(ref, endOf);
+      const rusts = clocks.flashRust(placeId, from);
+      return [
+        { from, to: rusts },
+        { from: rusts, to: null, scuff: true },
+      ];
+    },
+  };
+}
+
 /** Between two moments after a step: a dwell. What was begun at the bench and overstayed comes off as soon as may be. */
 export function dwell(ref: Ref, minutes: readonly [number, number], reason: string): Tail {
   const steps = stepsOf([ref]);

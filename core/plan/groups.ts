@@ -1,12 +1,19 @@
 import type { Part, Piece } from '#core/facts/index';
+import { unplannedBecause } from '#core/safety/index';
+import { isPerforated } from '#core/survey/index';
 import type { History } from './history.ts';
 import type { PartGroup } from './step.ts';
+
+/** Whether anything is planned on a part: not where a hazard leaves it alone, nor where it is only masked in place or gone. */
+export function isPlanned(part: Part): boolean {
+  return unplannedBecause(part.stops) === null && part.maskedInPlace !== true && part.gone !== true;
+}
 
 /** Parts of one piece with the same material, stack and past: they are done side by side. */
 export function groupParts(piece: Piece, history: History): PartGroup[] {
   const groups = new Map<string, Part[]>();
   for (const part of piece.parts) {
-    if (part.refused !== undefined) continue;
+    if (!isPlanned(part)) continue;
     const key = signature(piece, part, history);
     groups.set(key, [...(groups.get(key) ?? []), part]);
   }
@@ -31,7 +38,20 @@ function signature(piece: Piece, part: Part, history: History): string {
     .sort();
   return JSON.stringify([
     part.material,
+    part.alsoMaterial,
     part.finish,
+    part.oldCoats,
+    part.rustGuard,
+    part.marks?.length ? part.marks : [],
+    part.features,
+    part.service,
+    part.stops,
+    isPerforated(part),
+    piece.parcels.filter((parcel) => parcel.partId === part.id && !parcel.arrived),
+    piece.parts.filter((other) => other.maskedInPlace && other.within === part.id).map((other) => other.id),
+    history.applications(piece.id, part.id).map((event) => [event.method, event.application, event.outcome, event.dwellMinutes]),
+    history.patches(piece.id, part.id).map((event) => [event.method, event.outcome]),
+    history.failedChecks(piece.id, part.id).map((event) => event.id),
     part.printed,
     part.staysClear,
     part.stripMethod,

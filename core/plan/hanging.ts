@@ -1,3 +1,4 @@
+import { isPlanned } from './groups.ts';
 import { type Band, bandsOf, type HungFilm, lineState, type LineState } from '#core/bench/index';
 import type { Lab, Part, Piece } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
@@ -35,9 +36,7 @@ export function hangingFilms(
 ): HangingPart[] {
   return pieces
     .filter((piece) => !piece.finished)
-    .flatMap((piece) =>
-      piece.parts.filter((part) => part.refused === undefined).map((part) => hangingPart(piece, part, context, placed, stepOf)),
-    );
+    .flatMap((piece) => piece.parts.filter(isPlanned).map((part) => hangingPart(piece, part, context, placed, stepOf)));
 }
 
 function hangingPart(

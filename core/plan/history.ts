@@ -12,6 +12,11 @@ export type History = {
   /** Coats on a zone from metal to top. */
   coatsOn(pieceId: string, partId: string, zoneId: string): readonly Coat[];
   troubles(partId: string): readonly EventOf<'trouble'>[];
+  /** What came of each application of stripper to a part, oldest first. */
+  applications(pieceId: string, partId: string): readonly EventOf<'stripped'>[];
+  patches(pieceId: string, partId: string): readonly EventOf<'patch'>[];
+  /** Checks of a part that were not passed, oldest first. */
+  failedChecks(pieceId: string, partId: string): readonly EventOf<'failed-check'>[];
   /** What the finger said of a film, newest first. */
   dryness(partId: string, zoneId: string): readonly EventOf<'dryness'>[];
 };
@@ -38,9 +43,24 @@ export function historyOf(facts: Facts): History {
     done,
     notBefore,
     coatsOn: (pieceId, partId, zoneId) => coats.get(`${pieceId} ${partId} ${zoneId}`) ?? [],
+    applications: (pieceId, partId) => ofPart(events, 'stripped', pieceId, partId),
+    patches: (pieceId, partId) => ofPart(events, 'patch', pieceId, partId),
+    failedChecks: (pieceId, partId) => ofPart(events, 'failed-check', pieceId, partId),
     troubles: (partId) => troubles.filter((event) => event.partIds.includes(partId)),
     dryness: (partId, zoneId) => dryness.filter((event) => event.partId === partId && event.zoneId === zoneId).reverse(),
   };
+}
+
+function ofPart<K extends 'stripped' | 'patch' | 'failed-check'>(
+  events: readonly LogEvent[],
+  kind: K,
+  pieceId: string,
+  partId: string,
+): EventOf<K>[] {
+  return events.filter(
+    (event): event is EventOf<K> =>
+      event.kind === kind && event.pieceId === pieceId && 'partIds' in event && event.partIds.includes(partId),
+  );
 }
 
 function layCoat(coats: Map<string, Coat[]>, event: DoneEvent, coat: LaidCoat): void {

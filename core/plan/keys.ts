@@ -9,7 +9,10 @@ export type Stage =
   | 'strip'
   | 'strip-on'
   | 'strip-off'
+  | 'metal-prep'
+  | 'repair'
   | 'prep'
+  | 'dry-fit'
   | 'clean'
   | 'mask'
   | 'coat'
@@ -22,6 +25,6 @@ export function partKey(pieceId: string, partId: string, stage: Stage, subject =
   return `${pieceId}.${partId}.${stage}.${subject}.${number}`;
 }
 
-export function pieceKey(pieceId: string, stage: Stage): string {
-  return partKey(pieceId, '-', stage);
+export function pieceKey(pieceId: string, stage: Stage, subject = '-', number = 1): string {
+  return partKey(pieceId, '-', stage, subject, number);
 }

@@ -1,6 +1,7 @@
 import type { Purchases } from '#core/buying/index';
 import { type Facts, type Piece, standingEvents } from '#core/facts/index';
 import { typicalPack } from '#core/buying/index';
+import { isCommitted } from './parcels.ts';
 import type { Step } from './step.ts';
 
 /** What a piece costs, in minor units: committed (bought), planned (to buy and use up), used (its share of shared cans). */
@@ -21,8 +22,8 @@ export function pieceMoney(piece: Piece, steps: readonly Step[], purchases: Purc
   const events = standingEvents(facts.events);
   const committed =
     events.reduce((sum, event) => sum + (event.kind === 'bought' && event.pieceId === piece.id ? event.paid : 0), 0) +
-    piece.parcels.reduce((sum, parcel) => sum + parcel.price, 0);
-  let planned = 0;
+    piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
+  let planned = piece.parcels.filter((parcel) => !isCommitted(parcel)).reduce((sum, parcel) => sum + parcel.price, 0);
   let about = false;
   for (const shop of purchases.shops) {
     const shares = shop.lines.map((line) => line.price * shareOf(piece, line.mix, steps));

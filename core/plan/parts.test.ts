@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bandsOf, type HungFilm, lineState, nextMoments } from '#core/bench/index';
+import { newWorkshop } from '#core/buying/index';
 import { DryingClocks, type FilmTimes } from '#core/drying/index';
 import { FAULTS } from '#core/faults/index';
-import { type DoneEvent, EMPTY_FACTS, type Facts, type LogEvent, type Part, type Piece } from '#core/facts/index';
+import { type DoneEvent, EMPTY_FACTS, type Facts, newPart, newPiece, type LogEvent, type Part, type Piece } from '#core/facts/index';
 import { cautionsFor, coatHazards } from '#core/safety/index';
 import { CLEANERS, lastWipe } from '#core/prep/index';
 import { toIso } from '#core/units/index';
@@ -13,7 +14,8 @@ import { historyOf } from './history.ts';
 import { factorFrom } from './learning.ts';
 import { pieceDates, seededRandom } from './risk.ts';
 import type { Step } from './step.ts';
-import { applicationsOf, stripChoice, stripEffort } from './stripSteps.ts';
+import { preparationOf } from './preparation.ts';
+import { stripChoice } from './stripChoice.ts';
 import { paintNeeds } from './supply.ts';
 
 const NOW = 30_000_000;
@@ -131,36 +133,18 @@ describe('learning', () => {
   });
 });
 
-const part = (id: string, more: Partial<Part> = {}): Part => ({
-  id,
-  name: id,
-  material: 'zinc',
-  copies: 1,
-  finish: 'bare',
-  printed: false,
-  staysClear: false,
-  zones: [{ id: `${id}z`, name: 'all' }],
-  edges: [],
-  pegs: [],
-  faces: [{ id: `${id}f`, zoneId: `${id}z`, longMm: 50, shortMm: 20, count: 1, seen: true }],
-  layers: [{ id: `${id}l`, coats: 2, covers: 'all', wanted: { family: 'acrylic-lacquer', role: 'colour', name: 'red', lab } }],
-  ...more,
-});
-const piece = (...parts: Part[]): Piece => ({
-  id: 'p',
-  name: 'p',
-  looksLike: 'cast-body',
-  longestMm: 50,
-  aim: 'own-scheme',
-  createdAt: toIso(NOW),
-  leadExcluded: true,
-  mains: false,
-  parts,
-  guesses: [],
-  swatches: [],
-  finished: false,
-  parcels: [],
-});
+const part = (id: string, more: Partial<Part> = {}): Part =>
+  newPart({
+    id,
+    name: id,
+    material: 'zinc',
+    zones: [{ id: `${id}z`, name: 'all' }],
+    faces: [{ id: `${id}f`, zoneId: `${id}z`, longMm: 50, shortMm: 20, count: 1, seen: true }],
+    layers: [{ id: `${id}l`, coats: 2, covers: 'all', wanted: { family: 'acrylic-lacquer', role: 'colour', name: 'red', lab } }],
+    ...more,
+  });
+const piece = (...parts: Part[]): Piece =>
+  newPiece({ id: 'p', name: 'p', looksLike: 'cast-body', longestMm: 50, createdAt: toIso(NOW), leadExcluded: true, parts });
 
 describe('groups of parts', () => {
   const coat = (partId: string): DoneEvent => ({
@@ -192,7 +176,7 @@ describe('groups of parts', () => {
     expect(groups(both, [coat('a')])).toEqual([['a'], ['b']]);
     expect(groups(both, [coat('a'), coat('b')])).toEqual([['a', 'b']]);
   });
-  it('leave out what is refused', () => expect(groups(piece(part('a', { refused: 'food' }), part('b')))).toEqual([['b']]));
+  it('leave out what is refused', () => expect(groups(piece(part('a', { stops: ['food'] }), part('b')))).toEqual([['b']]));
 });
 
 describe('history', () => {
@@ -213,21 +197,43 @@ describe('history', () => {
 
 describe('strip choice', () => {
   it('is the advised unless the person chose, and refuses what hurts', () => {
-    expect(stripChoice(part('a', { finish: 'flaking' }), false)).toMatchObject({ method: 'gel', chosen: false });
-    expect(stripChoice(part('a', { finish: 'flaking', stripMethod: 'alcohol' }), false)).toMatchObject({ method: 'alcohol', chosen: true });
-    expect(stripChoice(part('a', { finish: 'flaking', stripMethod: 'blast' }), false).refused).toContain('lead');
-    expect(stripChoice(part('a', { finish: 'flaking', stripMethod: 'blast', iKnow: ['blast'] }), false).refused).toContain('lead');
+    expect(
+      stripChoice(part('a', { finish: 'flaking' }), { ...piece(part('a', { finish: 'flaking' })), leadExcluded: false }),
+    ).toMatchObject({ method: 'gel', chosen: false });
+    expect(
+      stripChoice(part('a', { finish: 'flaking', stripMethod: 'alcohol' }), {
+        ...piece(part('a', { finish: 'flaking', stripMethod: 'alcohol' })),
+        leadExcluded: false,
+      }),
+    ).toMatchObject({ method: 'alcohol', chosen: true });
+    expect(
+      stripChoice(part('a', { finish: 'flaking', stripMethod: 'blast' }), {
+        ...piece(part('a', { finish: 'flaking', stripMethod: 'blast' })),
+        leadExcluded: false,
+      }).refused,
+    ).toContain('lead');
+    expect(
+      stripChoice(part('a', { finish: 'flaking', stripMethod: 'blast', iKnow: ['blast'] }), {
+        ...piece(part('a', { finish: 'flaking', stripMethod: 'blast', iKnow: ['blast'] })),
+        leadExcluded: false,
+      }).refused,
+    ).toContain('lead');
   });
   it('takes an "I know" only where the part alone is at risk', () => {
     const plastic = { material: 'abs' as const, finish: 'flaking' as const, stripMethod: 'gel' as const };
-    expect(stripChoice(part('a', plastic), true).refused).toContain('melts');
-    expect(stripChoice(part('a', { ...plastic, iKnow: ['gel'] }), true).refused).toBeUndefined();
+    expect(stripChoice(part('a', plastic), { ...piece(part('a', plastic)), leadExcluded: true }).refused).toContain('melts');
+    expect(
+      stripChoice(part('a', { ...plastic, iKnow: ['gel'] }), { ...piece(part('a', { ...plastic, iKnow: ['gel'] })), leadExcluded: true })
+        .refused,
+    ).toBeUndefined();
   });
-  it('has nothing to strip on bare metal', () => expect(stripChoice(part('a'), true).method).toBeNull());
+  it('has nothing to strip on bare metal', () =>
+    expect(stripChoice(part('a'), { ...piece(part('a')), leadExcluded: true }).method).toBeNull());
   it('counts minutes by area and applications', () => {
     const large = part('a', { faces: [{ id: 'f', zoneId: 'az', longMm: 100, shortMm: 100, count: 1, seen: true }], finish: 'unknown' });
-    expect(applicationsOf('gel', 'unknown')).toBe(2);
-    expect(stripEffort(large, 'gel')).toMatchObject({ applications: 2, minutes: 40, cost: 120 });
+    const { workshop } = newWorkshop('Europe/Lisbon');
+    const own = preparationOf(piece(large), large, { ...EMPTY_FACTS, workshop: [workshop], pieces: [piece(large)] });
+    expect(own.options.find((row) => row.method === 'gel')).toMatchObject({ applications: 2, minutes: 40, cost: 120 });
   });
 });
 

@@ -1,22 +1,18 @@
 import { resolveLayer } from '#core/coats/index';
 import type { Part, Piece } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
-import type { Hazard } from '#core/safety/index';
 import type { Gap } from '#core/schedule/index';
-import { DAY, type Minute, toMinute } from '#core/units/index';
 import { StepChain } from './chain.ts';
 import { CoatBuilder } from './coatSteps.ts';
-import type { PlannedFilm } from './films.ts';
+import type { PlannedFilm, Ref } from './films.ts';
 import { after, onceReached } from './gaps.ts';
 import { groupParts } from './groups.ts';
-import { pieceKey } from './keys.ts';
+import { lastAwaited } from './parcels.ts';
+import { addPrepSteps } from './prepSteps.ts';
 import type { JointOfPart, PartGroup, PlanContext, Step } from './step.ts';
-import { addStripSteps, type StripChoice, stripChoice } from './stripSteps.ts';
-
-const TEARDOWN_MINUTES = 10;
-const PHOTOGRAPH_MINUTES = 5;
-const FIT_MINUTES_A_PART = 3;
-const LATE_PARCEL_DAYS = 3;
+import { type StripChoice, stripChoice } from './stripChoice.ts';
+import { addStripSteps } from './stripSteps.ts';
+import { dryFitStep, fitStep, teardownSteps } from './wholePiece.ts';
 
 export type PieceSteps = {
   readonly steps: readonly Step[];
@@ -36,18 +32,24 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
   const joints: JointOfPart[] = [];
   const strips = new Map<string, StripChoice>();
   const masking = new Map<string, OrderAnswer>();
-  const teardown = teardownStep(piece, context);
-  if (teardown) steps.push(teardown);
+  const teardown = teardownSteps(piece, context);
+  for (const [index, step] of teardown.entries()) {
+    if (index > 0) gaps.push({ ...after(teardown[index - 1].id, 'one thing after the other'), to: step.id });
+    steps.push(step);
+  }
+  const apart = teardown.at(-1);
   const tops: PlannedFilm[] = [];
   const lastSteps: string[] = [];
+  const surfaces: SurfaceSteps[] = [];
   let stopped: string | undefined;
   for (const group of groupParts(piece, context.history)) {
-    const { chain, coats, strip } = groupSteps(group, context);
+    const { chain, coats, strip, surface } = groupSteps(group, context);
     const first = chain.steps[0];
-    if (teardown && first) gaps.push({ ...after(teardown.id, 'the piece is taken apart first'), to: first.id });
+    if (apart && first) gaps.push({ ...after(apart.id, 'the piece is taken apart first'), to: first.id });
     steps.push(...chain.steps);
     gaps.push(...chain.gaps);
     joints.push(...coats.joints);
+    if (surface) surfaces.push(surface);
     for (const part of group.parts) {
       strips.set(part.id, strip);
       if (coats.masking) masking.set(part.id, translated(coats.masking, group.lead, part));
@@ -56,6 +58,7 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
     if (chain.last && 'step' in chain.last) lastSteps.push(chain.last.step);
     stopped ??= chain.stopped;
   }
+  addDryFit(piece, context, surfaces, steps, gaps);
   const fit = fitStep(piece, context, stopped);
   if (fit) {
     steps.push(fit);
@@ -66,16 +69,68 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
   return { steps, gaps: holdWindowsTogether(steps, gaps), joints, strips, masking, ...(stopped ? { stopped } : {}) };
 }
 
-function groupSteps(group: PartGroup, context: PlanContext): { chain: StepChain; coats: CoatBuilder; strip: StripChoice } {
+type GroupSteps = {
+  readonly chain: StepChain;
+  readonly coats: CoatBuilder;
+  readonly strip: StripChoice;
+  /** The last step of the bare surface and the cleaning after it, where they are still to do. */
+  readonly surface: SurfaceSteps | null;
+};
+
+type SurfaceSteps = { readonly surface: string | null; readonly clean: string; readonly stopped: string | undefined };
+
+function groupSteps(group: PartGroup, context: PlanContext): GroupSteps {
   const chain = new StepChain(context, group);
   const { lead, piece } = group;
+  const late = lastAwaited(
+    piece.parcels.filter((parcel) => group.parts.some((part) => part.id === parcel.partId)),
+    context.now,
+  );
+  if (late) chain.notBefore(late.at, late.why);
   const firstLayer = lead.layers[0] && resolveLayer(lead.layers[0], context.facts);
   const painted = lead.zones.some((zone) => context.history.coatsOn(piece.id, lead.id, zone.id).length > 0);
   const bare = lead.zones.every((zone) => zone.bare !== undefined);
-  const strip = painted || bare ? stripChoice(lead, piece.leadExcluded, firstLayer) : addStripSteps(chain, group, firstLayer);
-  const coats = new CoatBuilder(context, group, chain, strip.method === 'scuff' && lead.finish !== 'bare');
+  if (painted || bare) {
+    const strip = stripChoice(lead, piece, firstLayer, context.history);
+    return { chain, strip, surface: null, coats: coatsOf(group, context, chain, strip, bare) };
+  }
+  const stripped = addStripSteps(chain, group, context, firstLayer);
+  let surfaceEnd: Ref | null = null;
+  addPrepSteps(
+    chain,
+    group,
+    context,
+    stripped,
+    (last) => {
+      surfaceEnd = last;
+    },
+    firstLayer,
+  );
+  const clean = chain.last && 'step' in chain.last ? chain.last.step : null;
+  const surface = clean ? { clean, surface: stepOf(surfaceEnd), stopped: chain.stopped } : null;
+  return { chain, strip: stripped.choice, surface, coats: coatsOf(group, context, chain, stripped.choice, false) };
+}
+
+function stepOf(ref: Ref | null): string | null {
+  return ref && 'step' in ref ? ref.step : null;
+}
+
+function coatsOf(group: PartGroup, context: PlanContext, chain: StepChain, strip: StripChoice, bare: boolean): CoatBuilder {
+  const coats = new CoatBuilder(context, group, chain, strip.method === 'scuff' && group.lead.finish !== 'bare');
   if (!bare) coats.build();
-  return { chain, coats, strip };
+  return coats;
+}
+
+/** The bare parts are tried together after their surfaces are done and before any is cleaned for paint. */
+function addDryFit(piece: Piece, context: PlanContext, surfaces: readonly SurfaceSteps[], steps: Step[], gaps: Gap[]): void {
+  const stopped = surfaces.find((own) => own.stopped)?.stopped;
+  const dryFit = surfaces.length > 0 ? dryFitStep(piece, context, stopped) : null;
+  if (!dryFit) return;
+  steps.push(dryFit);
+  for (const { surface, clean } of surfaces) {
+    if (surface) gaps.push({ ...after(surface, 'every part is bare and smooth first'), to: dryFit.id });
+    gaps.push({ ...after(dryFit.id, 'the bare parts are tried together first'), to: clean });
+  }
 }
 
 /** The same order for another part of the group, in its own layer ids. */
@@ -85,70 +140,6 @@ function translated(answer: OrderAnswer, lead: Part, part: Part): OrderAnswer {
     ...answer,
     order: answer.order.map(own),
     ...(answer.runnerUp ? { runnerUp: { ...answer.runnerUp, order: answer.runnerUp.order.map(own) } } : {}),
-  };
-}
-
-function teardownStep(piece: Piece, context: PlanContext): Step | null {
-  const id = pieceKey(piece.id, 'teardown');
-  const begun = context.history.events.some(
-    (event) => event.kind === 'done' && event.pieceId === piece.id && event.stepKeys.some((key) => key !== id),
-  );
-  if (context.history.done.has(id) || begun) return null;
-  const several = piece.parts.length > 1;
-  const hazards: Hazard[] = [...(piece.mains ? (['mains'] as const) : []), ...(several ? (['sharp'] as const) : [])];
-  return pieceStep(piece, 'teardown', {
-    title: several ? 'Photograph, take apart, bag' : 'Photograph every side',
-    minutes: several ? TEARDOWN_MINUTES + piece.parts.length : PHOTOGRAPH_MINUTES,
-    detail: several ? `${piece.parts.length} kinds of part; number the bags` : 'before-photos',
-    hazards,
-    because: 'Memory fails: which screw, which side, where the colours met.',
-  });
-}
-
-function fitStep(piece: Piece, context: PlanContext, stopped: string | undefined): Step | null {
-  const id = pieceKey(piece.id, 'fit');
-  if (context.history.done.has(id)) return null;
-  const parcel = parcelWait(piece, context.now);
-  return pieceStep(piece, 'fit', {
-    title: piece.parts.length > 1 ? 'Fit together, photograph' : 'Check and photograph',
-    minutes: FIT_MINUTES_A_PART * piece.parts.length + 3,
-    detail: 'moves, closes, sits level; after-photos in the same views',
-    hazards: piece.looksLike === 'pressed-toy' || piece.looksLike === 'cast-body' ? ['toy'] : piece.mains ? ['mains'] : [],
-    because: 'Parts go together once the film takes screws and sliding.',
-    stopped,
-    ...parcel,
-  });
-}
-
-/** A parcel not here yet holds reassembly; an overdue one is taken to come three days from now. */
-function parcelWait(piece: Piece, now: Minute): Pick<Step, 'notBefore' | 'notBeforeWhy'> {
-  const missing = piece.parcels.filter((parcel) => !parcel.arrived).map((parcel) => ({ parcel, due: toMinute(`${parcel.due}T12:00:00Z`) }));
-  if (missing.length === 0) return {};
-  const latest = missing.reduce((a, b) => (b.due > a.due ? b : a));
-  const late = latest.due < now;
-  const why = late
-    ? `${latest.parcel.name} is overdue; taken to come in ${LATE_PARCEL_DAYS} days`
-    : `${latest.parcel.name} is due ${latest.parcel.due}`;
-  return { notBefore: late ? now + LATE_PARCEL_DAYS * DAY : latest.due, notBeforeWhy: why };
-}
-
-function pieceStep(
-  piece: Piece,
-  stage: 'teardown' | 'fit',
-  rest: Pick<Step, 'title' | 'minutes' | 'detail' | 'hazards' | 'because'> & Partial<Pick<Step, 'stopped' | 'notBefore' | 'notBeforeWhy'>>,
-): Step {
-  const id = pieceKey(piece.id, stage);
-  return {
-    id,
-    keys: [id],
-    pieceId: piece.id,
-    stage,
-    on: piece.parts.map((part) => ({ partId: part.id, zoneIds: part.zones.map((zone) => zone.id) })),
-    pegs: piece.parts.flatMap((part) => part.pegs),
-    scuffMinutes: 0,
-    source: 'default',
-    consumables: 0,
-    ...rest,
   };
 }
 

@@ -13,6 +13,7 @@ import {
   type Schedule,
   schedule,
 } from '#core/schedule/index';
+import { withinLimit } from '#core/survey/index';
 import { DAY, type Minute, toMinute } from '#core/units/index';
 import { hangingFilms, type HangingPart } from './hanging.ts';
 import { historyOf } from './history.ts';
@@ -20,6 +21,7 @@ import { pieceMoney, type PieceMoney } from './money.ts';
 import { type PieceSteps, pieceSteps } from './pieceSteps.ts';
 import { pieceDates } from './risk.ts';
 import { type Session, sessionsOf } from './sessions.ts';
+import { setNotes } from './sets.ts';
 import { type StackView, stackView } from './stackView.ts';
 import type { PlanContext, Step } from './step.ts';
 import { paintNeeds, waitForPaint } from './supply.ts';
@@ -45,6 +47,10 @@ export type PiecePlan = {
   readonly sessions: number;
   readonly attendedMinutes: number;
   readonly money: PieceMoney;
+  /** What lies beyond the written limit and is left as it is. */
+  readonly beyond: readonly string[];
+  /** What a set of pieces seen together asks for. */
+  readonly notes: readonly string[];
   readonly stopped?: string;
   readonly nextStepId: string | null;
   readonly steps: PieceSteps;
@@ -86,7 +92,10 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes 
   const clocks = new DryingClocks(conditions);
   const history = historyOf(facts);
   const context: PlanContext = { facts, workshop, now, clocks, history };
-  const built = [...facts.pieces].sort(byUrgency).map((piece) => ({ piece, steps: pieceSteps(piece, context) }));
+  const built = [...facts.pieces].sort(byUrgency).map((whole) => {
+    const { piece, beyond } = withinLimit(whole);
+    return { piece, beyond, steps: pieceSteps(piece, context) };
+  });
   const steps = waitForPaint(
     built.flatMap(({ steps: own }) => own.steps),
     facts,
@@ -113,7 +122,9 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes 
     purchases,
     hanging: films,
     sessions: sessionsOf(plannedSteps, free, now),
-    pieces: built.map(({ piece, steps: own }) => piecePlan(piece, own, plannedSteps, gaps, result, free, purchases, context, seed)),
+    pieces: built.map(({ piece, beyond, steps: own }) =>
+      piecePlan(piece, beyond, own, plannedSteps, gaps, result, free, purchases, context, seed),
+    ),
     moments: nextMoments(
       films.flatMap((film) => (film.hung ? [film.hung] : [])),
       now,
@@ -227,6 +238,7 @@ function planned(step: Step, result: Schedule, gaps: readonly Gap[]): PlannedSte
 
 function piecePlan(
   piece: Piece,
+  beyond: readonly string[],
   own: PieceSteps,
   all: readonly PlannedStep[],
   gaps: readonly Gap[],
@@ -250,6 +262,8 @@ function piecePlan(
     sessions: stays.size,
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
     money: pieceMoney(piece, all, purchases, context.facts),
+    beyond,
+    notes: setNotes(piece, context.facts),
     ...(own.stopped ? { stopped: own.stopped } : {}),
     nextStepId: placed[0]?.id ?? null,
     steps: own,

@@ -1,106 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { newWorkshop, starterShelf } from '#core/buying/index';
-import { conditionsOf } from '#core/drying/index';
-import { EMPTY_FACTS, type Facts, type Family, type Layer, type LogEvent, type Part, type Piece, type Role } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { partKey, pieceKey, plan, type PlannedStep, type Stage } from './index.ts';
+import type { Layer, LogEvent, Part, Piece } from '#core/facts/index';
+import { partKey, pieceKey, type Stage } from './index.ts';
+import { NOW, base, shelf, primer, lacquer, enamel, clear, part, planOf, steps, at, done, coat, primed } from './testBench.ts';
 
 /** One invented piece at a time, told as a restorer would, and what the plan must say to it. */
-
-const NOW = Date.UTC(2026, 11, 1, 19) / 60_000;
-const { workshop, places } = newWorkshop('Europe/Lisbon');
-const hours = [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '19:00', to: '21:30' }));
-const base: Facts = {
-  ...EMPTY_FACTS,
-  ...starterShelf(),
-  places: [{ ...places[0], meanC: 20, swingC: 0, meanRh: 50 }],
-  workshop: [{ ...workshop, started: true, freeHours: hours, hands: ['aerosol', 'airbrush', 'brush'] }],
-};
-const cans = base.products.map((product) => ({
-  id: `can-${product.id}`,
-  productId: product.id,
-  packMl: 400,
-  leftMl: 400,
-  leftAt: toIso(NOW - 99),
-  opened: false,
-  paid: 800,
-}));
-const shelf: Facts = { ...base, cans };
-
-const layer = (id: string, family: Family, role: Role, coats: number, more: Partial<Layer> = {}): Layer => ({
-  id,
-  productId: `starter-${family}-${role}-product`,
-  coats,
-  covers: 'all',
-  ...more,
-});
-const primer = (more: Partial<Layer> = {}) => layer('primer', 'lacquer-primer', 'fine-primer', 2, more);
-const lacquer = (coats = 2, more: Partial<Layer> = {}) => layer('colour', 'acrylic-lacquer', 'colour', coats, more);
-const enamel = (coats = 3) => layer('enamel', 'acrylic-enamel', 'colour', coats);
-const clear = layer('clear', 'acrylic-lacquer', 'clear', 2);
-
-const part = (more: Partial<Part> = {}): Part => ({
-  id: 'body',
-  name: 'Body',
-  material: 'zinc',
-  copies: 1,
-  finish: 'bare',
-  printed: false,
-  staysClear: false,
-  zones: [{ id: 'all', name: 'All over' }],
-  edges: [],
-  pegs: [1],
-  faces: [{ id: 'f', zoneId: 'all', longMm: 100, shortMm: 40, count: 5, seen: true }],
-  layers: [primer(), lacquer()],
-  ...more,
-});
-const piece = (own: Part, more: Partial<Piece> = {}): Piece => ({
-  id: 'bell',
-  name: 'Bell',
-  looksLike: 'cast-body',
-  longestMm: 100,
-  aim: 'own-scheme',
-  createdAt: toIso(NOW),
-  leadExcluded: true,
-  mains: false,
-  parts: [own],
-  guesses: [],
-  swatches: [],
-  finished: false,
-  parcels: [],
-  ...more,
-});
-const planOf = (own: Part, events: LogEvent[] = [], more: Partial<Piece> = {}, facts: Facts = shelf, now = NOW) => {
-  const all = { ...facts, pieces: [piece(own, more)], events };
-  return plan({ facts: all, now, conditions: conditionsOf(all, now) });
-};
-const steps = (result: ReturnType<typeof planOf>, stage?: Stage) =>
-  result.steps.filter((step) => stage === undefined || step.stage === stage);
-const at = (step: PlannedStep | undefined) => step?.placed?.start ?? Number.NaN;
-const done = (stage: Stage, minutesAgo: number, subject = '-', number = 1): LogEvent => ({
-  id: `${stage}${subject}${number}`,
-  at: toIso(NOW - minutesAgo),
-  kind: 'done',
-  pieceId: 'bell',
-  stepKeys: [partKey('bell', 'body', stage, subject, number)],
-  on: [{ partId: 'body', zoneIds: ['all'] }],
-});
-const coat = (subject: string, number: number, minutesAgo: number, family: Family, role: Role, filmUm: number): LogEvent => ({
-  ...(done('coat', minutesAgo, subject, number) as Extract<LogEvent, { kind: 'done' }>),
-  coat: {
-    layerId: subject,
-    productId: `starter-${family}-${role}-product`,
-    name: subject,
-    family,
-    role,
-    lab: { l: 60, a: 0, b: 0 },
-    hand: 'aerosol',
-    filmUm,
-    placeId: 'place-spray',
-    ml: 5,
-  },
-});
-const primed = [coat('primer', 1, 3000, 'lacquer-primer', 'fine-primer', 12), coat('primer', 2, 2980, 'lacquer-primer', 'fine-primer', 12)];
 
 describe('from metal to clear', () => {
   it('goes through every stage in order', () => {

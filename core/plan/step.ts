@@ -27,6 +27,12 @@ export type Step = {
   readonly method?: StripMethod;
   readonly grit?: number;
   readonly coat?: CoatOfStep;
+  /** What is looked at before this step counts as done; an item not passed sends the part back. */
+  readonly checks?: readonly string[];
+  /** Minutes after the stripper went on at which one looks. */
+  readonly looks?: readonly number[];
+  /** How it came out is asked at the bench: it decides what follows. */
+  readonly asks?: { readonly kind: 'stripped' | 'patch'; readonly method: StripMethod; readonly application: number };
   /** Consumables used, minor units of money. */
   readonly consumables: number;
   /** Not before, from a parcel or a purchase. */

@@ -1,198 +1,184 @@
-import { type ResolvedLayer, stackJoint } from '#core/coats/index';
-import { isMetal, type OldFinish, plain, type Part, type StripMethod } from '#core/facts/index';
-import { gritLadder, lastWipe } from '#core/prep/index';
+import type { ResolvedLayer } from '#core/coats/index';
+import { type Part, plain, type StripMethod } from '#core/facts/index';
+import { cleaningPlan } from '#core/prep/index';
 import type { Hazard } from '#core/safety/index';
-import { PRACTICE, stripMethods, type StripVerdict, stripVerdict } from '#core/strip/index';
-import { partAreaCm2 } from '#core/survey/index';
+import { applicationsOf, dwellOn, dwells, FLASH_RUSTING, looksAt, minutesFactor, PRACTICE } from '#core/strip/index';
+import { isPerforated, partAreaCm2 } from '#core/survey/index';
+import { durationText } from '#core/units/index';
 import type { StepChain } from './chain.ts';
-import { dwell } from './gaps.ts';
-import type { PartGroup } from './step.ts';
+import type { Ref } from './films.ts';
+import { beforeFlashRust, dwell } from './gaps.ts';
+import type { PartGroup, PlanContext } from './step.ts';
+import { dwellFactor, progressOf, type StripChoice, stripChoice } from './stripChoice.ts';
 
 /** Minutes of BRIEF §12. */
 const WASH_MINUTES = 5;
-const SAND_MINUTES_PER_100CM2 = 3;
-const SHEET_CM2 = 150;
-const SHEET_PRICE = 60;
-const CLEAN_MINUTES = 5;
 const TEST_PATCH_MINUTES = 5;
+const PATCH_WAITS_AT_MOST = 7 * 1440;
+/** A long soak may be looked at after this: else no evening could begin and end it. */
+const EVENING_DWELL = 120;
+const METAL_PREP_MINUTES = 20;
+const RUB_RUST_MINUTES_PER_100CM2 = 2;
 
-/** Old paint that is kept and scuffed: unknown, so the weakest film there is. */
-export const KEPT_PAINT = { family: 'unknown' as const, role: 'colour' as const, flatted: true };
-
-export type StripChoice = {
-  readonly method: StripMethod | null;
-  readonly verdict: StripVerdict | null;
-  /** The person's own choice, not the tool's. */
-  readonly chosen: boolean;
-  readonly because: string;
-  /** Set when the chosen method is one that is never used here. */
-  readonly refused?: string;
+export type Stripped = {
+  readonly choice: StripChoice;
+  /** When the old paint was off and the metal bare, where anything was removed. */
+  readonly bareSince: Ref | null;
 };
 
-/** The method that will be planned: the person's unless it is never (or "I know" where it only ruins the part), else the advised. */
-export function stripChoice(part: Part, leadExcluded: boolean, firstLayer?: ResolvedLayer): StripChoice {
-  const question = { material: part.material, finish: part.finish, leadExcluded, printed: part.printed, staysClear: part.staysClear };
-  if (part.finish === 'bare')
-    return { method: null, verdict: null, chosen: false, because: 'The surface is bare: there is nothing to strip.' };
-  if (part.stripMethod !== undefined) {
-    const verdict = stripVerdict(question, part.stripMethod);
-    const allowed = verdict.verdict !== 'never' || (!verdict.noOverride && part.iKnow?.includes(part.stripMethod));
-    return { method: part.stripMethod, verdict, chosen: true, because: verdict.because, ...(allowed ? {} : { refused: verdict.because }) };
-  }
-  const advice = stripMethods(question);
-  if (advice.advised === 'scuff' && firstLayer && stackJoint(part.material, KEPT_PAINT, firstLayer, true).verdict === 'stop') {
-    const bare = stripMethods({ ...question, finish: 'unknown' });
-    const verdict = bare.methods.find((row) => row.method === bare.advised) ?? null;
-    return {
-      method: bare.advised,
-      verdict,
-      chosen: false,
-      because: `The old paint is sound, but ${firstLayer.name} would lift it: off it comes.`,
-    };
-  }
-  const verdict = advice.methods.find((row) => row.method === advice.advised) ?? null;
-  return {
-    method: advice.advised,
-    verdict,
-    chosen: false,
-    because: advice.because,
-    ...(advice.advised ? {} : { refused: advice.because }),
-  };
+/** Hazards of working the old surface of a part. */
+export function surfaceHazards(part: Part, group: PartGroup): Hazard[] {
+  return [
+    ...(group.piece.leadExcluded || part.finish === 'bare' ? [] : (['lead'] as const)),
+    ...(part.material === 'magnesium' || part.alsoMaterial === 'magnesium' ? (['magnesium'] as const) : []),
+    ...(part.stops?.includes('celluloid') ? (['celluloid'] as const) : []),
+    ...(part.stops?.includes('spring') ? (['spring'] as const) : []),
+  ];
 }
 
-/** Coats of old paint decide how often the stripper goes on: perforated or unknown finish, twice (BRIEF §3). */
-export function applicationsOf(method: StripMethod, finish: OldFinish): number {
-  const usual = PRACTICE[method].applications;
-  return method === 'gel' && finish === 'flaking' ? 1 : usual;
+export function groupAreaCm2(group: PartGroup): number {
+  return group.parts.reduce((sum, part) => sum + partAreaCm2(part), 0);
 }
 
-/** Minutes, days and cost of one method on a part, for the comparison. */
-export function stripEffort(part: Part, method: StripMethod): { minutes: number; waitMinutes: number; cost: number; applications: number } {
-  const practice = PRACTICE[method];
-  const area = partAreaCm2(part) / 100;
-  const applications = applicationsOf(method, part.finish);
-  return {
-    applications,
-    minutes: Math.round(applications * (practice.fixed + practice.per100cm2 * area)),
-    waitMinutes: practice.waits ? applications * practice.dwell[0] : 0,
-    cost: Math.round(applications * practice.costPer100cm2 * area),
-  };
-}
-
-/** Wash, test patch, strip, sand and clean: all that comes before paint on one group of parts. */
-export function addStripSteps(chain: StepChain, group: PartGroup, firstLayer?: ResolvedLayer): StripChoice {
+/** Wash, test patch, strip and guard against rust: all until the old paint is off one group of parts. */
+export function addStripSteps(chain: StepChain, group: PartGroup, context: PlanContext, firstLayer?: ResolvedLayer): Stripped {
   const { lead, parts, piece } = group;
-  const choice = stripChoice(lead, piece.leadExcluded, firstLayer);
-  const area = parts.reduce((sum, part) => sum + partAreaCm2(part), 0);
-  const oldPaint: Hazard[] = piece.leadExcluded || lead.finish === 'bare' ? [] : ['lead'];
+  const choice = stripChoice(lead, piece, firstLayer, context.history);
+  const keeps = choice.method === 'scuff' && lead.finish !== 'bare';
+  const { forbidden } = cleaningPlan(lead.material, { keepsPaint: keeps });
   chain.add({
     stage: 'wash',
     title: 'Wash and degrease',
     minutes: WASH_MINUTES + parts.length,
-    detail: 'warm water and detergent, rinse, dry',
+    detail: `warm water and detergent, rinse, dry${forbidden.length > 0 ? `; no ${forbidden.map(({ name }) => name).join(', no ')}` : ''}`,
     because: 'Grease is sanded into scratches and shields paint from stripper.',
+    hazards: surfaceHazards(lead, group),
   });
   if (choice.refused) chain.stop(choice.refused);
-  if (choice.method && choice.method !== 'scuff') addMethod(chain, choice.method, choice, area, lead.finish, oldPaint);
-  addSanding(chain, lead, choice, area, oldPaint);
-  chain.add({
-    stage: 'clean',
-    title: 'Inspect, clean and wipe',
-    minutes: CLEAN_MINUTES + parts.length,
-    detail: `last wipe with ${lastWipe(lead.material)}; gloves from here on`,
-    because: 'Side light now shows what primer will not hide. A skipped degrease makes craters.',
-    hazards: isMetal(lead.material) ? ['solvent'] : [],
-    consumables: 30,
-  });
-  return choice;
+  if (!choice.method || choice.method === 'scuff') return { choice, bareSince: null };
+  addTestPatch(chain, group, context, choice, choice.method);
+  const off = addApplications(chain, group, context, choice, choice.method);
+  if (off && isTreatedAfterStrip(lead, firstLayer)) addRustGuard(chain, group, context, off);
+  return { choice, bareSince: off };
 }
 
-function addMethod(
-  chain: StepChain,
-  method: StripMethod,
-  choice: StripChoice,
-  area: number,
-  finish: OldFinish,
-  oldPaint: readonly Hazard[],
-): void {
-  const practice = PRACTICE[method];
-  const hazards: Hazard[] = [...oldPaint, ...practice.hazard];
+function addTestPatch(chain: StepChain, group: PartGroup, context: PlanContext, choice: StripChoice, method: StripMethod): void {
+  const { lead, piece } = group;
+  const settled = context.history.patches(piece.id, lead.id).some((patch) => patch.method === method);
+  const begun = context.history.applications(piece.id, lead.id).some((own) => own.method === method);
+  if (choice.verdict?.testPatch !== 'required' || settled || begun) return;
+  const { usual } = dwellOn(method, lead.material, dwellFactor(method, lead, context));
   const name = plain(method);
-  const cost = (practice.costPer100cm2 * area) / 100;
-  const applications = applicationsOf(method, finish);
-  if (choice.verdict?.testPatch === 'required') {
-    const patch = chain.add({
-      stage: 'test-patch',
-      title: `Test patch, ${name}`,
-      minutes: TEST_PATCH_MINUTES,
-      detail: 'a hidden spot; look after the dwell',
-      hazards,
-      method,
-      because: choice.because,
-    });
-    chain.add({ stage: 'look', subject: 'patch', title: 'Look at the test patch', minutes: 2, because: 'It settles the method.' }, [
-      dwell(patch, [Math.max(5, practice.dwell[0]), 7 * 1440], 'the patch needs its dwell'),
-    ]);
-  }
-  for (let number = 1; number <= applications; number++) {
-    const round = applications > 1 ? `, time ${number} of ${applications}` : '';
-    if (!practice.waits) {
-      chain.add({
+  const patch = chain.add({
+    stage: 'test-patch',
+    subject: method,
+    title: `Test patch, ${name}`,
+    minutes: TEST_PATCH_MINUTES,
+    detail: 'on a hidden spot; look after the dwell',
+    hazards: [...surfaceHazards(lead, group), ...PRACTICE[method].hazards],
+    method,
+    because: choice.because,
+  });
+  chain.add(
+    {
+      stage: 'look',
+      subject: `patch-${method}`,
+      title: `Look at the patch of ${name}`,
+      minutes: 2,
+      because: 'What it did settles the method for the whole part.',
+      asks: { kind: 'patch', method, application: 1 },
+    },
+    [dwell(patch, [dwells(method) ? Math.min(usual, EVENING_DWELL) : 0, PATCH_WAITS_AT_MOST], 'the patch needs its dwell')],
+  );
+}
+
+/** The applications still to come, as many as the log and the old paint ask for; returns when the last was off. */
+function addApplications(chain: StepChain, group: PartGroup, context: PlanContext, choice: StripChoice, method: StripMethod): Ref | null {
+  const { lead, piece } = group;
+  const work = { finish: lead.finish, oldCoats: lead.oldCoats, perforated: isPerforated(lead) };
+  const past = context.history.applications(piece.id, lead.id).filter((own) => own.method === method).length;
+  const progress = progressOf(lead, piece, method, context.history);
+  const wanted = progress?.next === 'done' ? past : progress?.next === 'again' ? past + 1 : Math.max(past, applicationsOf(method, work));
+  const longer = progress?.next === 'again' ? progress.dwellMinutes : undefined;
+  const { least, usual, most } = dwellOn(method, lead.material, dwellFactor(method, lead, context));
+  const dwellMinutes = Math.min(most, longer ?? usual);
+  const practice = PRACTICE[method];
+  const area = groupAreaCm2(group);
+  const offMinutes = (practice.per100cm2 * area * minutesFactor(work)) / 100;
+  const shared = {
+    method,
+    hazards: [...surfaceHazards(lead, group), ...practice.hazards],
+    because: progress?.next === 'again' ? progress.because : choice.because,
+    subject: method,
+  };
+  const name = plain(method);
+  let off: Ref | null = null;
+  for (let number = 1; number <= wanted; number++) {
+    const round = wanted > 1 ? `, time ${number} of ${wanted}` : '';
+    const asks = { kind: 'stripped' as const, method, application: number };
+    if (!dwells(method)) {
+      off = chain.add({
+        ...shared,
         stage: 'strip',
         number,
-        method,
         title: `Strip by ${name}${round}`,
-        minutes: practice.fixed + (practice.per100cm2 * area) / 100,
-        hazards,
-        because: choice.because,
-        consumables: cost,
+        minutes: practice.fixed + offMinutes,
+        consumables: (practice.costPer100cm2 * area) / 100,
+        asks,
       });
       continue;
     }
     const on = chain.add({
+      ...shared,
       stage: 'strip-on',
       number,
-      method,
       title: `${name[0].toUpperCase()}${name.slice(1)} on${round}`,
       minutes: practice.fixed,
-      hazards,
-      because: choice.because,
-      consumables: cost,
+      consumables: (practice.costPer100cm2 * area) / 100,
       detail: method === 'gel' ? 'thick, kept wet under film' : '',
     });
-    const wait = [dwell(on, practice.dwell, 'the stripper needs its dwell')];
-    chain.add(
+    off = chain.add(
       {
+        ...shared,
         stage: 'strip-off',
         number,
-        method,
         title: `Old paint off, rinse${round}`,
-        minutes: Math.max(5, (practice.per100cm2 * area) / 100),
-        hazards,
+        minutes: Math.max(5, offMinutes),
         because: 'Crevices, undersides and inside corners too.',
-        detail: 'plastic scraper on soft metal; rinse, dry',
+        detail: `plastic scraper on soft metal; rinse, dry; ${durationText(most)} on at the most`,
+        looks: looksAt(dwellMinutes),
+        asks,
       },
-      wait,
+      [dwell(on, [Math.max(least, Math.min(dwellMinutes, EVENING_DWELL)), most], 'the stripper needs its dwell')],
     );
   }
+  return off;
 }
 
-function addSanding(chain: StepChain, lead: Part, choice: StripChoice, area: number, oldPaint: readonly Hazard[]): void {
-  const keeps = choice.method === 'scuff';
-  const first = lead.layers[0];
-  const next = first?.wanted?.role === 'filler-primer' ? ('filler-primer' as const) : ('fine-primer' as const);
-  const from = keeps ? 400 : isMetal(lead.material) ? 240 : 400;
-  const ladder = gritLadder(from, next) ?? { grits: [from], ratios: [] };
-  const grits = keeps ? [from] : ladder.grits;
-  const text = grits.map((grit) => `P${grit}`).join(' then ');
-  chain.add({
-    stage: 'prep',
-    grit: grits.at(-1),
-    title: keeps ? 'Scuff the sound paint' : `Sand ${text}`,
-    minutes: keeps ? 3 + (2 * area) / 100 : 3 + (grits.length * SAND_MINUTES_PER_100CM2 * area) / 100,
-    detail: keeps ? `${text}, wet, until evenly matt` : 'edges, countersinks and hole rims by hand',
-    hazards: [...oldPaint, 'dust'],
-    because: `Each grit is at most twice as fine as the last${ladder.ratios.length ? ` (${ladder.ratios.map((ratio) => ratio.toFixed(2)).join(', ')})` : ''}; paint needs a key to hold.`,
-    consumables: Math.ceil((grits.length * area) / SHEET_CM2) * SHEET_PRICE,
-  });
+/** Bare steel meets metal prep the same session. */
+function addRustGuard(chain: StepChain, group: PartGroup, context: PlanContext, off: Ref): void {
+  const area = groupAreaCm2(group);
+  chain.add(
+    {
+      stage: 'metal-prep',
+      title: 'Phosphoric metal prep, rinse, dry',
+      minutes: METAL_PREP_MINUTES + area / 100,
+      scuffMinutes: 2 + (RUB_RUST_MINUTES_PER_100CM2 * area) / 100,
+      detail: 'keep it wet 20 min, rinse, warm air; no acid-etch primer over it',
+      hazards: ['acid'],
+      because: 'Stripped steel flash-rusts within hours; phosphate holds it until it is primed.',
+      consumables: 40,
+    },
+    [beforeFlashRust(off, context.clocks, context.workshop.sprayPlaceId)],
+  );
+}
+
+/** Phosphate under acid etch is a known adhesion failure: there the primer itself must come in time. */
+export function guardsByPrimer(part: Part, firstLayer: ResolvedLayer | undefined): boolean {
+  return firstLayer?.family === 'etch-primer' || part.rustGuard === 'prime';
+}
+
+/** Whether the bare metal gets phosphoric metal prep right after stripping. */
+export function isTreatedAfterStrip(part: Part, firstLayer: ResolvedLayer | undefined): boolean {
+  return FLASH_RUSTING.includes(part.material) && !guardsByPrimer(part, firstLayer);
 }

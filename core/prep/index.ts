@@ -1,2 +1,19 @@
-export { type Cleaner, CLEANERS, lastWipe } from './cleaning.ts';
-export { FINISH_GRITS, GOOD_RATIO, GRAIN_UM, GRITS, gritLadder, type Ladder, type NextCoat } from './ladder.ts';
+export { type Cleaner, CLEANERS, type CleaningPlan, cleaningPlan, lastWipe, type WashOrder } from './cleaning.ts';
+export { gateItems } from './gate.ts';
+export {
+  coarsestHidden,
+  FINISH_GRITS,
+  finishRange,
+  GOOD_RATIO,
+  GRAIN_UM,
+  GRITS,
+  gritLadder,
+  gritsToBuy,
+  hidesUm,
+  type Ladder,
+  type NextCoat,
+  scratchUm,
+  WORST_RATIO,
+} from './ladder.ts';
+export { advisedMend, leavesPhosphate, markText, mendOf, type RepairHazard, type RepairStep, repairSteps } from './repairs.ts';
+export { nextCoatOf, type Rung, startGrit, type StartGrit, type Surface, surfaceOf } from './surface.ts';

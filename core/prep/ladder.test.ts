@@ -1,6 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FINISH_GRITS, GOOD_RATIO, GRAIN_UM, GRITS, gritLadder, type NextCoat } from './index.ts';
+import { type Mark, newPart, type Part } from '#core/facts/index';
+import {
+  advisedMend,
+  cleaningPlan,
+  coarsestHidden,
+  FINISH_GRITS,
+  finishRange,
+  gateItems,
+  GOOD_RATIO,
+  GRAIN_UM,
+  GRITS,
+  gritLadder,
+  gritsToBuy,
+  type NextCoat,
+  nextCoatOf,
+  repairSteps,
+  scratchUm,
+  startGrit,
+  surfaceOf,
+  WORST_RATIO,
+} from './index.ts';
 
 describe('grit ladder', () => {
   it('is the shortest with every ratio at most two', () => {
@@ -23,5 +43,149 @@ describe('grit ladder', () => {
       }),
       { seed: 3, numRuns: 200 },
     );
+  });
+});
+
+const NEXTS = Object.keys(FINISH_GRITS) as NextCoat[];
+
+/** Every ladder there is, by trying them all: shortest first, then the smallest worst ratio. */
+function bruteLadder(start: number, next: NextCoat, owned: readonly number[], limit: number): { length: number; worst: number } | null {
+  const [coarsest, finest] = FINISH_GRITS[next];
+  const papers = [...new Set([start, ...owned])].filter((grit) => grit >= start).sort((a, b) => a - b);
+  let best: { length: number; worst: number } | null = null;
+  const walk = (grit: number, length: number, worst: number) => {
+    if (grit >= coarsest && (grit <= finest || grit === start)) {
+      if (!best || length < best.length || (length === best.length && worst < best.worst - 1e-12)) best = { length, worst };
+    }
+    if (best && length >= best.length) return;
+    for (const finer of papers.filter((paper) => paper > grit)) {
+      const ratio = GRAIN_UM[grit] / GRAIN_UM[finer];
+      if (ratio <= limit + 1e-9) walk(finer, length + 1, Math.max(worst, ratio));
+    }
+  };
+  walk(start, 1, 1);
+  return best;
+}
+
+describe('the exact search', () => {
+  it('finds what trying every ladder finds, from any papers', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...GRITS), fc.constantFrom(...NEXTS), fc.subarray(GRITS, { minLength: 1 }), (from, next, owned) => {
+        const got = gritLadder(from, next, owned);
+        const exact = bruteLadder(from, next, owned, GOOD_RATIO) ?? bruteLadder(from, next, owned, WORST_RATIO);
+        expect(got === null).toBe(exact === null);
+        if (!got || !exact) return;
+        expect(got.grits.length).toBe(exact.length);
+        expect(Math.max(1, ...got.ratios)).toBeCloseTo(exact.worst, 9);
+      }),
+      { seed: 5, numRuns: 60 },
+    );
+  });
+  it('names papers that make a ladder where there is none', () => {
+    expect(gritsToBuy(80, 'epoxy', [80])).toEqual([180]);
+    fc.assert(
+      fc.property(fc.constantFrom(...GRITS), fc.constantFrom(...NEXTS), fc.subarray(GRITS), (from, next, owned) => {
+        const buy = gritsToBuy(from, next, owned);
+        expect(gritLadder(from, next, [...owned, ...buy])).not.toBeNull();
+        expect(buy.length === 0).toBe(gritLadder(from, next, owned) !== null);
+      }),
+      { seed: 9, numRuns: 100 },
+    );
+  });
+  it('never lets a thinner primer film end on a coarser paper', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...NEXTS),
+        fc.double({ min: 0.5, max: 60, noNaN: true }),
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        (next, film, share) => {
+          expect(finishRange(next, film * share)[0]).toBeGreaterThanOrEqual(finishRange(next, film)[0]);
+        },
+      ),
+      { seed: 4, numRuns: 200 },
+    );
+  });
+  it('hides scratches of a fifth of the grain under half the film', () => {
+    expect(scratchUm(400)).toBeCloseTo(7, 9);
+    expect(coarsestHidden(24)).toBe(240);
+    expect(coarsestHidden(1)).toBeNull();
+  });
+});
+
+const mark = (kind: Mark['kind'], severity: Mark['severity'] = 'marked', more: Partial<Mark> = {}): Mark => ({
+  id: kind,
+  kind,
+  severity,
+  where: 'left',
+  ...more,
+});
+const part = (more: Partial<Part> = {}): Part =>
+  newPart({
+    id: 'a',
+    name: 'Hull',
+    material: 'steel',
+    faces: [{ id: 'f', zoneId: 'all', longMm: 300, shortMm: 100, count: 2, seen: true }],
+    ...more,
+  });
+
+describe('from marks to papers', () => {
+  it('begins at the coarsest a mark asks for, finer on small castings and plastic', () => {
+    expect(startGrit(part({ marks: [mark('pitting', 'deep'), mark('scratch')] }), false).grit).toBe(80);
+    const small = { faces: [{ id: 'f', zoneId: 'all', longMm: 70, shortMm: 30, count: 5, seen: true }] };
+    expect(startGrit(part({ ...small, marks: [mark('pitting', 'deep')] }), false).grit).toBe(180);
+    expect(startGrit(part({ material: 'abs', marks: [mark('gouge', 'deep')] }), false).grit).toBe(320);
+    expect(startGrit(part({ marks: [mark('gouge', 'deep', { mend: 'leave' })] }), false).grit).toBe(240);
+    expect(startGrit(part({ marks: [mark('gouge', 'deep')] }), true).grit).toBe(400);
+  });
+  it('ends where the next coat wants it and says which scratches the primer hides', () => {
+    const surface = surfaceOf(part({ marks: [mark('scratch')] }), false, { family: 'lacquer-primer', role: 'fine-primer' }, 24);
+    expect(surface.ladder?.grits[0]).toBe(180);
+    expect(surface.ladder?.grits.at(-1)).toBe(400);
+    expect(surface.rungs.map((rung) => rung.hidden)).toEqual([false, true, true]);
+    expect(surfaceOf(part(), false, { family: 'lacquer-primer', role: 'fine-primer' }, 24, [240, 1000]).buy.length).toBeGreaterThan(0);
+  });
+  it('knows the coat that comes next', () => {
+    expect(nextCoatOf({ family: 'etch-primer', role: 'primer' }, 'steel')).toBe('etch');
+    expect(nextCoatOf({ family: 'candy', role: 'colour' }, 'aluminium')).toBe('bare-transparent');
+    expect(nextCoatOf({ family: 'lacquer-primer', role: 'filler-primer' }, 'zinc')).toBe('filler-primer');
+    expect(nextCoatOf({ family: 'solvent-base', role: 'metallic' }, 'zinc')).toBe('metallic');
+  });
+});
+
+describe('repairs', () => {
+  it('are advised by mark, material and shape', () => {
+    expect(advisedMend(mark('rust-deep'), part())).toBe('rust-soak');
+    const rod = part({ faces: [{ id: 'f', zoneId: 'all', longMm: 200, shortMm: 8, count: 4, seen: true }] });
+    expect(advisedMend(mark('rust-light'), rod)).toBe('rust-spin');
+    expect(advisedMend(mark('gouge'), part({ material: 'abs' }))).toBe('glue-build-up');
+    expect(advisedMend(mark('bent'), part({ material: 'zinc' }))).toBe('leave');
+    expect(advisedMend(mark('missing'), part())).toBe('replace');
+  });
+  it('have their waits and cautions', () => {
+    const steps = (mend: Parameters<typeof repairSteps>[0]['mend'], material: Part['material'] = 'steel') =>
+      repairSteps({ mend, part: part({ material }), areaCm2: 100, where: 'left' });
+    expect(steps('filler')[0].then?.[0]).toBe(45);
+    expect(steps('glue-build-up')[0].then?.[0]).toBe(180);
+    expect(steps('straighten', 'vinyl')[0].hazards).toContain('heat');
+    expect(steps('metal-prep')[1].detail).toContain('etch');
+    expect(steps('sand')).toEqual([]);
+  });
+});
+
+describe('gate and cleaning', () => {
+  it('lists what this part has, and the water break on metal', () => {
+    const items = gateItems(part({ features: ['countersinks'], marks: [mark('gouge')] }), true);
+    expect(items.some((item) => item.includes('Countersinks'))).toBe(true);
+    expect(items.some((item) => item.includes('gouge, left'))).toBe(true);
+    expect(items.at(-1)).toContain('Water break');
+    expect(gateItems(part({ material: 'abs' }), false).some((item) => item.includes('Water break'))).toBe(false);
+  });
+  it('names the cleaners a material does not bear', () => {
+    const names = (...args: Parameters<typeof cleaningPlan>) => cleaningPlan(...args).forbidden.map(({ name }) => name);
+    expect(names('abs', { keepsPaint: false })).toContain('acetone');
+    expect(names('steel', { keepsPaint: true })).toEqual(expect.arrayContaining(['acetone', 'plastic prep cleaner']));
+    expect(names('zinc', { keepsPaint: true, below: 'water-acrylic' })).toContain('isopropyl alcohol');
+    expect(cleaningPlan('steel', { keepsPaint: false, order: 'spirit-first' }).steps[0]).toContain('spirit');
+    expect(cleaningPlan('steel', { keepsPaint: false }).steps[0]).toContain('detergent');
   });
 });

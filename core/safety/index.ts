@@ -1,5 +1,7 @@
 import type { Family } from '#core/facts/index';
 
+export { type StopRule, SURVEY_STOP_RULES, unplannedBecause } from './surveyStops.ts';
+
 /** Cautions of BRIEF §15: shown once beside the step, never behind a click. */
 
 export type Hazard =
@@ -17,7 +19,10 @@ export type Hazard =
   | 'rags'
   | 'toy'
   | 'mains'
-  | 'refused'
+  | 'heat'
+  | 'celluloid'
+  | 'magnesium'
+  | 'spring'
   | 'waste';
 
 export const CAUTIONS: Record<Hazard, string> = {
@@ -37,7 +42,10 @@ export const CAUTIONS: Record<Hazard, string> = {
   toy: 'A repainted toy is not for small children: coating and small parts no longer meet toy rules.',
   mains:
     'Mains: unplugged. Keep insulation, vents and warning labels, mask earth tags and their seats. A licensed technician tests before power.',
-  refused: 'Food contact, gas, pressure, helmets and child-seat parts are not planned here.',
+  heat: 'Hot water and ovens: gloves; an oven of its own, vented, no gas or glowing element, only after flash-off.',
+  celluloid: 'Celluloid burns fiercely: no heat, no spark, no solvent.',
+  magnesium: 'Magnesium dust burns and water feeds it: no dry sanding, no acid, no caustic.',
+  spring: 'Let springs down before anything is opened; eye protection.',
   waste: 'Sludge and thinner never go down the drain: local hazardous-waste point.',
 };
 

@@ -1,6 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { MATERIALS, type STRIP_METHODS } from '#core/facts/index';
-import { stripMethods, stripVerdict } from './index.ts';
+import { type Material, MATERIALS, newPart, newPiece, type Part, type Piece, STRIP_METHODS, type StripMethod } from '#core/facts/index';
+import {
+  afterApplication,
+  applicationsOf,
+  assemblyVerdict,
+  bathOf,
+  dwellOn,
+  learnedDwell,
+  looksAt,
+  refusedMethod,
+  stripMethods,
+  stripOptions,
+  stripVerdict,
+  withAllowedMethods,
+} from './index.ts';
 
 const TABLE = `
 gel        ok ok care ok ok never care never never ok
@@ -18,9 +31,7 @@ describe('strip verdicts', () => {
   for (const line of TABLE.trim().split('\n')) {
     const [method, ...verdicts] = line.split(/\s+/);
     it(`judges ${method} as the table does, lead excluded`, () => {
-      const got = COLUMNS.map(
-        (material) => stripVerdict({ material, finish: 'sound', leadExcluded: true }, method as (typeof STRIP_METHODS)[number]).verdict,
-      );
+      const got = COLUMNS.map((material) => stripVerdict({ material, finish: 'sound', leadExcluded: true }, method as StripMethod).verdict);
       expect(got).toEqual(verdicts);
     });
   }
@@ -58,5 +69,146 @@ describe('strip verdicts', () => {
     expect(stripMethods({ material: 'steel', finish: 'sound' }).advised).toBe('scuff');
     expect(stripMethods({ material: 'brass', finish: 'bare' }).advised).toBeNull();
     for (const material of MATERIALS) expect(stripMethods({ material }).advised).not.toBe('chlorinated');
+  });
+});
+
+const part = (id: string, material: Material, more: Partial<Part> = {}): Part =>
+  newPart({
+    id,
+    name: id,
+    material,
+    finish: 'sound',
+    faces: [{ id: 'f', zoneId: 'all', longMm: 100, shortMm: 100, count: 1, seen: true }],
+    ...more,
+  });
+const piece = (parts: Part[], more: Partial<Piece> = {}): Piece =>
+  newPiece({
+    id: 'p',
+    name: 'Buoy',
+    looksLike: 'cast-body',
+    longestMm: 100,
+    createdAt: '2026-12-01T19:00:00Z',
+    leadExcluded: true,
+    parts,
+    ...more,
+  });
+
+describe('materials that follow another', () => {
+  it('judges magnesium as aluminium and galvanised as steel, blasting with care', () => {
+    for (const method of STRIP_METHODS) {
+      const as = (material: Material) => stripVerdict({ material, finish: 'sound', leadExcluded: true }, method).verdict;
+      expect(as('magnesium')).toBe(as('aluminium'));
+      if (method !== 'blast' && method !== 'caustic') expect(as('galvanised')).toBe(as('steel'));
+      expect(as('cast-iron')).toBe(as('steel'));
+      for (const plastic of ['abs', 'resin'] as const) expect(as(plastic)).toBe(as('polystyrene'));
+      for (const soft of ['vinyl', 'clear'] as const) if (method !== 'scuff') expect(as(soft)).toBe(as('rubber'));
+    }
+    expect(stripVerdict({ material: 'galvanised', finish: 'sound', leadExcluded: true }, 'blast').verdict).toBe('care');
+  });
+  it('gives several materials the worst verdict of all', () => {
+    const both = stripVerdict({ material: 'steel', alsoMaterials: ['aluminium'], finish: 'sound', leadExcluded: true }, 'caustic');
+    expect(both).toMatchObject({ verdict: 'never', noOverride: true });
+    expect(assemblyVerdict([part('frame', 'steel'), part('cap', 'abs')], piece([]), 'gel')).toMatchObject({ verdict: 'never' });
+    expect(assemblyVerdict([part('frame', 'steel'), part('cap', 'abs')], piece([]), 'gel').because).toContain('cap');
+  });
+  it('keeps solvent from celluloid, whoever insists', () => {
+    for (const method of ['gel', 'alcohol', 'chlorinated'] as const)
+      expect(stripVerdict({ material: 'clear', celluloid: true, leadExcluded: true }, method)).toMatchObject({
+        verdict: 'never',
+        noOverride: true,
+      });
+  });
+});
+
+describe('a bath', () => {
+  it('takes together what it harms not, and nothing of unknown material', () => {
+    const mixed = piece([
+      part('frame', 'steel'),
+      part('arm', 'aluminium'),
+      part('knob', 'unknown'),
+      part('pin', 'brass', { finish: 'bare' }),
+    ]);
+    const bath = bathOf(mixed, 'caustic');
+    expect(bath.together.map((own) => own.id)).toEqual(['frame']);
+    expect(bath.out.map(({ part: own }) => own.id)).toEqual(['arm', 'knob']);
+  });
+});
+
+describe('applications and dwell', () => {
+  it('grow with the layers that show, and fall for loose paint', () => {
+    expect(applicationsOf('gel', { finish: 'flaking' })).toBe(1);
+    expect(applicationsOf('gel', { finish: 'sound' })).toBe(2);
+    expect(applicationsOf('gel', { finish: 'sound', oldCoats: 3 })).toBe(3);
+    expect(applicationsOf('wet-sand', { finish: 'sound', oldCoats: 3 })).toBe(1);
+  });
+  it('are short where the metal is attacked', () => {
+    expect(dwellOn('caustic', 'zinc').most).toBe(5);
+    expect(dwellOn('caustic', 'steel')).toEqual({ least: 5, usual: 15, most: 30 });
+    expect(dwellOn('alkaline', 'aluminium').most).toBe(30);
+  });
+  it('are looked at each quarter', () => expect(looksAt(40)).toEqual([10, 20, 30, 40]));
+  it('are doubled in minutes by perforated sheet', () => {
+    const minutes = (perforated: boolean) =>
+      stripOptions(part('a', 'steel'), piece([]), 100, perforated).options.find((row) => row.method === 'gel')?.minutes ?? 0;
+    expect(minutes(false)).toBe(40);
+    expect(minutes(true)).toBe(70);
+  });
+  it('are learned from what came off, pulled towards the usual', () => {
+    const clean = (dwellMinutes: number) => ({ method: 'gel' as const, outcome: 'clean' as const, dwellMinutes });
+    expect(learnedDwell([], 'gel', 'steel')).toBe(1);
+    expect(learnedDwell([clean(60)], 'gel', 'steel')).toBeCloseTo(2 ** (1 / 5), 6);
+    expect(
+      learnedDwell(
+        Array.from({ length: 40 }, () => clean(60)),
+        'gel',
+        'steel',
+      ),
+    ).toBeGreaterThan(1.8);
+  });
+});
+
+describe('after an application', () => {
+  const progress = (...outcomes: ['clean' | 'most' | 'little', number][]) =>
+    afterApplication(
+      outcomes.map(([outcome, dwellMinutes]) => ({ method: 'gel', outcome, dwellMinutes })),
+      'steel',
+    );
+  it('is done when clean and goes on once more when most came off', () => {
+    expect(progress()).toBeNull();
+    expect(progress(['most', 30], ['clean', 30])).toEqual({ next: 'done' });
+    expect(progress(['most', 30])).toMatchObject({ next: 'again' });
+  });
+  it('dwells longer when little came off, then changes the method, never the strength', () => {
+    expect(progress(['little', 30])).toMatchObject({ next: 'again', dwellMinutes: 120 });
+    expect(progress(['little', 30], ['little', 120])).toMatchObject({ next: 'change' });
+    expect(progress(['little', 1000])).toMatchObject({ next: 'change' });
+    expect(progress(['most', 9], ['most', 9], ['most', 9], ['most', 9])).toMatchObject({ next: 'change' });
+  });
+});
+
+describe('what is never done', () => {
+  it('no aluminium part can hold a caustic bath by any path', () => {
+    for (const also of [undefined, 'steel'] as const) {
+      const own = part('a', 'aluminium', { stripMethod: 'caustic', iKnow: ['caustic'], ...(also ? { alsoMaterial: also } : {}) });
+      expect(refusedMethod(piece([own]), 'piece')?.at).toBe('piece.parts.0.stripMethod');
+      expect(withAllowedMethods(piece([own])).parts[0].stripMethod).toBeUndefined();
+    }
+    const hidden = part('a', 'steel', { alsoMaterial: 'aluminium', stripMethod: 'caustic', iKnow: ['caustic'] });
+    expect(refusedMethod(piece([hidden]), 'piece')).not.toBeNull();
+  });
+  it('lets plastic into gel only with the logged "I know"', () => {
+    const plastic = part('a', 'abs', { stripMethod: 'gel' });
+    expect(refusedMethod(piece([plastic]), 'piece')?.mend).toContain('iKnow');
+    expect(refusedMethod(piece([{ ...plastic, iKnow: ['gel'] }]), 'piece')).toBeNull();
+  });
+  it('names every veto of old paint without exception', () => {
+    for (const method of ['blast', 'brush', 'heat'] as const) {
+      const own = part('a', 'steel', { stripMethod: method, iKnow: [method], finish: 'flaking' });
+      expect(refusedMethod(piece([own], { leadExcluded: false }), 'piece')).not.toBeNull();
+    }
+  });
+  it('advises no keeping where bare metal is wanted', () => {
+    expect(stripMethods({ material: 'steel', finish: 'sound', toBare: true }).advised).toBe('gel');
+    expect(stripMethods({ material: 'steel', finish: 'sound' }, ['scuff', 'gel']).advised).toBe('alcohol');
   });
 });

@@ -1,5 +1,5 @@
-import { type Material, MATERIALS, type OldFinish, plain, STRIP_METHODS, type StripMethod } from '#core/facts/index';
-import { type Cell, COLUMN_OF, type MethodVerdict, PRACTICE, STRIP_MATRIX } from './matrix.ts';
+import { type Material, MATERIALS, type OldFinish, type Part, type Piece, plain, STRIP_METHODS, type StripMethod } from '#core/facts/index';
+import { type Cell, COLUMN_OF, type MethodVerdict, STRIP_MATRIX } from './matrix.ts';
 
 export type StripQuestion = {
   readonly material: Material;
@@ -8,6 +8,11 @@ export type StripQuestion = {
   readonly leadExcluded?: boolean;
   readonly printed?: boolean;
   readonly staysClear?: boolean;
+  /** Other materials that go through it too: a second one in the part, or parts that stay joined to it. */
+  readonly alsoMaterials?: readonly Material[];
+  readonly celluloid?: boolean;
+  /** Down to bare is wanted: keeping the old paint is no way. */
+  readonly toBare?: boolean;
 };
 
 export type StripVerdict = {
@@ -22,15 +27,30 @@ export type StripVerdict = {
 };
 
 const RANK: Record<MethodVerdict, number> = { ok: 0, test: 1, care: 2, never: 3 };
+const SOLVENTS: readonly StripMethod[] = ['gel', 'chlorinated', 'alcohol'];
 const RAISES_DUST_OR_FUME: readonly StripMethod[] = ['blast', 'brush', 'heat'];
 
-/** Verdict of one method on a part: the table of BRIEF §3, under the vetoes of §15. */
+/**
+ * Verdict of one method on a part or assembly: the table of BRIEF §3, under the vetoes of §15. Several materials take
+ * the worst verdict of them all.
+ */
 export function stripVerdict(question: StripQuestion, method: StripMethod): StripVerdict {
+  const materials = [...new Set([question.material, ...(question.alsoMaterials ?? [])])];
+  return materials.map((material) => verdictOn({ ...question, material }, method)).reduce(worse);
+}
+
+function worse(a: StripVerdict, b: StripVerdict): StripVerdict {
+  const graver = RANK[b.verdict] > RANK[a.verdict] || (b.verdict === a.verdict && b.noOverride && !a.noOverride);
+  return graver ? b : a;
+}
+
+function verdictOn(question: StripQuestion, method: StripMethod): StripVerdict {
   const finish = question.finish ?? 'unknown';
   const judged = vetoed(question, method, finish) ?? { ...cellFor(question, method, finish), rule: 'strip table', noOverride: false };
   const removing = finish !== 'bare' && method !== 'scuff';
-  const uncertain = judged.verdict === 'care' || judged.verdict === 'test' || (finish === 'unknown' && judged.verdict !== 'never');
-  const testPatch = judged.verdict === 'never' ? 'no' : uncertain ? 'required' : removing ? 'offered' : 'no';
+  const uncertain = judged.verdict === 'care' || judged.verdict === 'test' || finish === 'unknown';
+  const nothingToTry = judged.verdict === 'never' || finish === 'bare';
+  const testPatch = nothingToTry ? 'no' : uncertain ? 'required' : removing ? 'offered' : 'no';
   return {
     method,
     verdict: judged.verdict,
@@ -53,6 +73,9 @@ function vetoed(question: StripQuestion, method: StripMethod, finish: OldFinish)
         ? 'the metal may be aluminium, which caustic attacks violently: a magnet tells'
         : 'caustic reacts violently with this metal';
     return { verdict: 'never', why, rule: 'safety: caustic', noOverride: true };
+  }
+  if (question.celluloid && SOLVENTS.includes(method)) {
+    return { verdict: 'never', why: 'solvent and celluloid burn fiercely together', rule: 'safety: celluloid', noOverride: true };
   }
   if (RAISES_DUST_OR_FUME.includes(method) && question.leadExcluded !== true && finish !== 'bare') {
     return { verdict: 'never', why: 'lead in the old paint is not excluded, and this raises dust', rule: 'safety: lead', noOverride: true };
@@ -88,6 +111,8 @@ function special(question: StripQuestion, method: StripMethod, finish: OldFinish
     return { verdict: 'never', why: 'the printing is to stay, and this lifts it' };
   }
   if (material === 'galvanised' && method === 'blast') return { verdict: 'care', why: 'it takes the zinc off' };
+  if (material === 'magnesium' && (method === 'blast' || method === 'brush'))
+    return { verdict: 'care', why: 'magnesium dust burns: outdoors, a little at a time, no spark' };
   return null;
 }
 
@@ -98,24 +123,49 @@ function sentence(material: Material, method: StripMethod, verdict: MethodVerdic
   return `${name[0].toUpperCase()}${name.slice(1)} ${opening} ${on}${why ? `: ${why}` : ''}.`;
 }
 
-/** All methods with their verdicts and the advised one; never a chlorinated remover, nothing where the metal is bare. */
-export function stripMethods(question: StripQuestion): { methods: StripVerdict[]; advised: StripMethod | null; because: string } {
+export type StripAdvice = { readonly methods: readonly StripVerdict[]; readonly advised: StripMethod | null; readonly because: string };
+
+/**
+ * All methods with their verdicts and the advised one; never a chlorinated remover, nothing where the surface is bare.
+ * `without`: methods that own evidence has ruled out on this part.
+ */
+export function stripMethods(question: StripQuestion, without: readonly StripMethod[] = []): StripAdvice {
   const methods = STRIP_METHODS.map((method) => stripVerdict(question, method));
   if (question.finish === 'bare') return { methods, advised: null, because: 'The surface is bare: there is nothing to strip.' };
   const keep = methods.find((row) => row.method === 'scuff');
-  if (question.finish === 'sound' && keep?.verdict === 'ok') {
+  if (question.finish === 'sound' && keep?.verdict === 'ok' && !question.toBare && !without.includes('scuff')) {
     return { methods, advised: 'scuff', because: 'The paint is sound: scuffed, it is a fine base, and the cheapest.' };
   }
-  const effort = (row: StripVerdict) => PRACTICE[row.method].per100cm2 + PRACTICE[row.method].fixed;
-  const fit = methods
-    .filter((row) => row.verdict !== 'never' && row.method !== 'chlorinated' && PRACTICE[row.method].removes)
-    .sort(
-      (a, b) => RANK[a.verdict] - RANK[b.verdict] || PREFERRED.indexOf(a.method) - PREFERRED.indexOf(b.method) || effort(a) - effort(b),
-    );
-  const best = fit[0];
-  if (!best) return { methods, advised: null, because: 'No method is safe on this. Find out the material first.' };
+  const best = methods
+    .filter((row) => row.verdict !== 'never' && PREFERRED.includes(row.method) && !without.includes(row.method))
+    .sort((a, b) => RANK[a.verdict] - RANK[b.verdict] || PREFERRED.indexOf(a.method) - PREFERRED.indexOf(b.method))[0];
+  if (!best) return { methods, advised: null, because: NO_METHOD[question.material === 'unknown' ? 'unknown' : 'known'] };
   return { methods, advised: best.method, because: `${best.because} It is the mildest that removes paint here.` };
 }
 
-/** Mildest that works, first: gel needs no bath and bites every old paint. */
+const NO_METHOD = {
+  unknown: 'No method is safe on this. Find out the material first: a magnet, a hidden scratch.',
+  known: 'No method that is safe here is left. Scuff and keep what holds, or leave the part as it is.',
+};
+
+/** Mildest that works, first: gel needs no bath and bites every old paint. Never one the trade no longer suggests. */
 const PREFERRED: readonly StripMethod[] = ['gel', 'alcohol', 'alkaline', 'caustic', 'wet-sand', 'brush', 'blast'];
+
+/** What a part asks of the table. */
+export function stripQuestionOf(part: Part, piece: Pick<Piece, 'leadExcluded' | 'limit'>): StripQuestion {
+  return {
+    material: part.material,
+    finish: part.finish,
+    leadExcluded: piece.leadExcluded,
+    printed: part.printed,
+    staysClear: part.staysClear,
+    ...(part.alsoMaterial ? { alsoMaterials: [part.alsoMaterial] } : {}),
+    ...(part.stops?.includes('celluloid') ? { celluloid: true } : {}),
+    ...(piece.limit === 'to-bare' ? { toBare: true } : {}),
+  };
+}
+
+/** Whether a method may be planned on a part: not never, or never only because it ruins the part and the person knows. */
+export function mayUse(part: Part, verdict: StripVerdict): boolean {
+  return verdict.verdict !== 'never' || (!verdict.noOverride && part.iKnow?.includes(verdict.method) === true);
+}

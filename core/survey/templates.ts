@@ -1,5 +1,5 @@
 import type { Face, LooksLike, Material } from '#core/facts/index';
-import { bodyOfLength, wireCage } from './area.ts';
+import { bodyOfLength, wireCage } from './shapes.ts';
 
 type FaceDraft = Omit<Face, 'id' | 'zoneId'>;
 

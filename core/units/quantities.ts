@@ -1,10 +1,10 @@
 /** Reading what a person types: a number with an optional unit, decimal comma or point, or a fraction. */
 
-export type Dimension = 'length' | 'volume' | 'temperature' | 'mass';
+export type Dimension = 'length' | 'volume' | 'temperature' | 'mass' | 'duration';
 
 type Scale = { readonly factor: number; readonly offset?: number };
 
-/** Every unit to the one used inside: mm, mL, °C, g. US fluid ounce for "oz" of volume, avoirdupois for mass. */
+/** Every unit to the one used inside: mm, mL, °C, g, min. US fluid ounce for "oz" of volume, avoirdupois for mass. */
 const SCALES: Record<Dimension, Record<string, Scale>> = {
   length: {
     mm: { factor: 1 },
@@ -29,6 +29,14 @@ const SCALES: Record<Dimension, Record<string, Scale>> = {
     '°f': { factor: 5 / 9, offset: -32 },
   },
   mass: { g: { factor: 1 }, kg: { factor: 1000 }, oz: { factor: 28.3495 } },
+  duration: {
+    min: { factor: 1 },
+    h: { factor: 60 },
+    hours: { factor: 60 },
+    d: { factor: 1440 },
+    day: { factor: 1440 },
+    days: { factor: 1440 },
+  },
 };
 
 const EXAMPLES: Record<Dimension, string> = {
@@ -36,12 +44,13 @@ const EXAMPLES: Record<Dimension, string> = {
   volume: '400 mL or 15 oz',
   temperature: '18 °C or 64 °F',
   mass: '310 g',
+  duration: '40 min, 6 h or 2 days',
 };
 
 export type Parsed = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly mend: string };
 
 /**
- * Parses a typed quantity into the unit used inside (mm, mL, °C, g).
+ * Parses a typed quantity into the unit used inside (mm, mL, °C, g, min).
  * A bare number is taken in `fallbackUnit`. Fractions ("3/4 in", "1 1/2 in") are accepted.
  */
 export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: string): Parsed {

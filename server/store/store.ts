@@ -10,6 +10,7 @@ import {
   type Problem,
   problemOf,
 } from '#core/facts/index';
+import { refusedMethod } from '#core/strip/index';
 import type { Db } from './database.ts';
 
 /** All SQL lives here. Facts keep revisions; a write names the revision it was made from. */
@@ -90,6 +91,8 @@ export class Store {
     const parsed = COLLECTIONS[collection].safeParse(value);
     if (!parsed.success) throw new BadFact(problemOf(parsed.error));
     const fact = parsed.data as FactOf<C>;
+    const refused = collection === 'pieces' ? refusedMethod(fact as FactOf<'pieces'>, 'piece') : null;
+    if (refused) throw new BadFact(refused);
     if (fact.id !== id)
       throw new BadFact({
         error: 'The id in the address is another than in the fact.',

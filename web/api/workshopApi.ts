@@ -54,7 +54,16 @@ export const workshopApi = createApi({
       query: (body) => ({ url: '/import', method: 'POST', body }),
       invalidatesTags: (answer) => (answer?.applied ? ['Workshop'] : []),
     }),
+    importZip: build.mutation<ImportAnswer, { zip: Blob; apply: boolean }>({
+      query: ({ zip, apply }) => ({
+        url: `/import-zip?apply=${apply ? 'yes' : 'no'}`,
+        method: 'POST',
+        body: zip,
+        headers: { 'content-type': 'application/zip' },
+      }),
+      invalidatesTags: (answer) => (answer?.applied ? ['Workshop'] : []),
+    }),
   }),
 });
 
-export const { useWorkshopQuery, useImportFileMutation } = workshopApi;
+export const { useWorkshopQuery, useImportFileMutation, useImportZipMutation } = workshopApi;

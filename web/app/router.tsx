@@ -13,6 +13,10 @@ export const router = createBrowserRouter([
       { path: 'pieces/new', lazy: async () => ({ Component: (await import('../screens/pieces/QuickAdd.tsx')).QuickAdd }) },
       { path: 'pieces/:pieceId', element: <Navigate to="coats" replace relative="path" /> },
       { path: 'pieces/:pieceId/:section', lazy: async () => ({ Component: (await import('../screens/job-sheet/JobSheet.tsx')).JobSheet }) },
+      {
+        path: 'pieces/:pieceId/print/:what',
+        lazy: async () => ({ Component: (await import('../screens/print/PrintPage.tsx')).PrintPage }),
+      },
       { path: 'board', lazy: async () => ({ Component: (await import('../screens/drying-board/DryingBoard.tsx')).DryingBoard }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
       { path: 'buying', lazy: async () => ({ Component: (await import('../screens/buying/Buying.tsx')).Buying }) },

@@ -6,11 +6,11 @@ export function Cautions({ hazards, heading = 'Keep in mind' }: { hazards: reado
   const cautions = cautionsFor(hazards);
   if (cautions.length === 0) return null;
   return (
-    <section className="sheet" aria-label={heading}>
+    <section className="sheet !p-4" aria-label={heading}>
       <h2 className="flex items-center gap-2">
         <TriangleAlert size={18} aria-hidden /> {heading}
       </h2>
-      <ul className="mt-2 space-y-2">
+      <ul className="mt-1 space-y-1 leading-snug">
         {cautions.map(({ hazard, text }) => (
           <li key={hazard}>{text}</li>
         ))}

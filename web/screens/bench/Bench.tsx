@@ -13,6 +13,9 @@ import { useWords } from '../../app/useWords.ts';
 import { sentence } from '../../views/sentence.ts';
 import { AfterDone, type JustDone } from './AfterDone.tsx';
 import { doneEvents } from './doneEvent.ts';
+import { Checks } from './Checks.tsx';
+import { OutcomeChoices, outcomeEvents, type PatchOutcome } from './outcomes.tsx';
+import { Looks } from './Looks.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { partKeyParts } from './stepKeyParts.ts';
 import { stayOf, whoText } from './stay.ts';
@@ -22,7 +25,7 @@ type Sheet = 'wait' | 'trouble' | null;
 
 /** At the bench: one step, a huge countdown, three actions by key and button. */
 export function Bench() {
-  const { plan, stepById, pieceById, workshop } = usePlan();
+  const { plan, facts, stepById, pieceById, workshop } = usePlan();
   const words = useWords();
   const now = useNow(1000);
   const [sheet, setSheet] = useState<Sheet>(null);
@@ -92,6 +95,17 @@ export function Bench() {
       },
       'Stopped. Let it cure, then look again: it is planned.',
     );
+  const settle = (outcome: PatchOutcome) => {
+    if (!step.asks || pressed.current === step.id) return;
+    pressed.current = step.id;
+    const at = Date.now() / 60_000;
+    const events = [
+      ...outcomeEvents(step, outcome, facts.events, newId, at),
+      ...doneEvents(step, newId, at, workshop.dryPlaceId, undefined, () => undefined),
+    ];
+    setJustDone({ step, events, at, layerOf: () => undefined });
+    void logEvents(events);
+  };
   const names = step.on.map((on) => piece.parts.find((part) => part.id === on.partId)?.name ?? '');
   const closes = step.window?.to ?? null;
   const nextFree = plan.free.find((span) => span.from > (stay.session.freeUntil ?? now));
@@ -127,6 +141,8 @@ export function Bench() {
               {text}
             </p>
           ))}
+        <Looks step={step} events={facts.events} now={now} />
+        {step.checks && <Checks step={step} now={now} onSaid={setSaid} />}
         {step.stage === 'coat' && step.coat && step.coat.number > 1 && <TeachDryness step={step} now={now} onSaid={setSaid} />}
         <p role="status" className="mt-3 min-h-6 text-[#d0d0d0]">
           {said}
@@ -153,6 +169,7 @@ export function Bench() {
         )}
       </div>
       <div className="sticky bottom-0 border-t border-[#3d3d3d] bg-[#161616]">
+        {step.asks && <OutcomeChoices step={step} onOutcome={settle} />}
         <div className="mx-auto grid max-w-[720px] grid-cols-[2fr_1fr_1fr] gap-[10px] px-[18px] py-4">
           <button type="button" onClick={done} className="min-h-[72px] rounded-[3px] bg-white text-[24px] font-[750] text-[#151515]">
             Done <kbd className="figure ml-1 text-small opacity-60">1</kbd>

@@ -29,6 +29,9 @@ export function layOutText(steps: readonly PlannedStep[]): string {
     }
     if (step.grit) things.add(`P${step.grit}`);
     if (step.method === 'gel') things.add('stripper, scraper');
+    if (step.stage === 'metal-prep') things.add('metal prep, goggles');
+    if (step.stage === 'clean') things.add('side light, wipes');
+    if (step.stage === 'repair') things.add('filler, files');
   }
   return [...paints, ...things].join(', ') || 'gloves';
 }
@@ -41,12 +44,13 @@ export function packUpText(steps: readonly PlannedStep[]): string {
     .join(', ');
 }
 
+/** Done to the piece as a whole: no part and no peg is named. */
+const WHOLE: readonly PlannedStep['stage'][] = ['teardown', 'dry-fit', 'fit'];
+
 /** "pegs 7, 8 · Road roller, frame" */
 export function whoText(step: PlannedStep, pieceName: string, partNames: readonly string[]): string {
-  const pegs =
-    step.pegs.length === 0 || step.stage === 'fit' || step.stage === 'teardown'
-      ? ''
-      : `${step.pegs.length > 1 ? 'pegs' : 'peg'} ${step.pegs.join(', ')} · `;
-  const parts = step.stage === 'fit' || step.stage === 'teardown' ? '' : ` ${partNames.join(' and ').toLowerCase()}`;
+  const whole = WHOLE.includes(step.stage);
+  const pegs = step.pegs.length === 0 || whole ? '' : `${step.pegs.length > 1 ? 'pegs' : 'peg'} ${step.pegs.join(', ')} · `;
+  const parts = whole ? '' : ` ${partNames.join(' and ').toLowerCase()}`;
   return `${pegs}${pieceName}${parts}`;
 }

@@ -1,6 +1,6 @@
 import { type Layer, type Part, plain } from '#core/facts/index';
 import { labOf } from '#core/colour/index';
-import { type JointOfPart, layersOfSystem } from '#core/plan/index';
+import { isPlanned, type JointOfPart, layersOfSystem } from '#core/plan/index';
 import { readySystems, type Remedy, remediesFor, type SystemKind } from '#core/coats/index';
 import { useState } from 'react';
 import { newId, useSaving } from '../../app/useFacts.ts';
@@ -21,7 +21,7 @@ export function Coats({ piece, view }: SectionProps) {
   const { save } = useSaving();
   const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
-  const { part, parts, choose } = usePart(piece, (own) => own.refused === undefined && own.zones.some((zone) => zone.bare === undefined));
+  const { part, parts, choose } = usePart(piece, (own) => isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
   if (!part) return <section className="sheet">No part of this piece is painted.</section>;
   const stack = view.stacks[part.id];
   const joints = view.joints.filter((entry) => entry.partId === part.id);

@@ -1,5 +1,6 @@
-import { plain } from '#core/facts/index';
-import { parseNumber } from '#core/units/index';
+import { type Parcel, plain } from '#core/facts/index';
+import { fitOrder } from '#core/survey/index';
+import { parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../app/PlanContext.tsx';
@@ -16,18 +17,29 @@ export function Finish({ piece, view }: SectionProps) {
   const [name, setName] = useState('');
   const [price, setPrice] = useState('');
   const [due, setDue] = useState('');
+  const [source, setSource] = useState('');
+  const [partId, setPartId] = useState('');
   const fit = plan.steps.find((step) => step.pieceId === piece.id && step.stage === 'fit');
+  const parcel = (amount: number): Parcel => ({
+    id: newId(),
+    name: name.trim(),
+    price: Math.round(amount * 100),
+    arrived: false,
+    ...(source.trim() ? { source: source.trim() } : {}),
+    ...(due ? { due } : {}),
+    ...(partId ? { partId } : {}),
+  });
   const add = () => {
     const amount = price.trim() ? parseNumber(price) : 0;
-    if (!name.trim() || !due) return void toast.error('A parcel has a name and a day it is due.');
+    if (!name.trim()) return void toast.error('Say what is to come: glazing, tyres, a part.');
     if (amount === null || amount < 0) return void toast.error('A price is a sum of money, such as 6,40.');
     setName('');
     setPrice('');
     setDue('');
     void save(
       'pieces',
-      { ...piece, parcels: [...piece.parcels, { id: newId(), name: name.trim(), price: Math.round(amount * 100), due, arrived: false }] },
-      'Parcel noted.',
+      { ...piece, parcels: [...piece.parcels, parcel(amount)] },
+      due ? 'Parcel noted.' : 'Noted: it is still to be ordered.',
     );
   };
   return (
@@ -41,9 +53,9 @@ export function Finish({ piece, view }: SectionProps) {
               : 'Cannot go together yet'}
         </h2>
         {fit && <p className="mt-1">{fit.placed ? `Held by ${fit.notBeforeWhy ?? fit.placed.hold.text}.` : fit.unplacedWhy}</p>}
-        <h3 className="mt-4 font-[650] text-ink">Parts, in the order they were taken apart</h3>
+        <h3 className="mt-4 font-[650] text-ink">Parts, in the order they go together</h3>
         <ol className="mt-1">
-          {[...piece.parts].reverse().map((part) => (
+          {fitOrder(piece).map((part) => (
             <li key={part.id} className="flex justify-between border-b border-hairline py-2">
               <span>
                 {part.name}
@@ -85,9 +97,29 @@ export function Finish({ piece, view }: SectionProps) {
                 <span>
                   {parcel.name}
                   <span className="second block text-small">
-                    {words.money(parcel.price)}, {parcel.arrived ? 'here' : `due ${parcel.due}`}
+                    {words.money(parcel.price)}, {parcelState(parcel)}
                   </span>
                 </span>
+                {!parcel.arrived && !parcel.due && !parcel.orderedAt && (
+                  <button
+                    type="button"
+                    className="chip"
+                    onClick={() =>
+                      void save(
+                        'pieces',
+                        {
+                          ...piece,
+                          parcels: piece.parcels.map((own) =>
+                            own.id === parcel.id ? { ...own, orderedAt: toIso(plan.now).slice(0, 10) } : own,
+                          ),
+                        },
+                        'Ordered today.',
+                      )
+                    }
+                  >
+                    ordered
+                  </button>
+                )}
                 <button
                   type="button"
                   className="chip"
@@ -126,6 +158,23 @@ export function Finish({ piece, view }: SectionProps) {
                 <input className="field font-mono" type="date" value={due} onChange={(event) => setDue(event.target.value)} />
               </label>
             </div>
+            <div className="grid grid-cols-2 gap-2">
+              <label>
+                <span className="second block text-small">From</span>
+                <input className="field" value={source} maxLength={80} onChange={(event) => setSource(event.target.value)} />
+              </label>
+              <label>
+                <span className="second block text-small">Replaces</span>
+                <select className="field" value={partId} onChange={(event) => setPartId(event.target.value)}>
+                  <option value="">nothing</option>
+                  {piece.parts.map((part) => (
+                    <option key={part.id} value={part.id}>
+                      {part.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            </div>
             <button type="submit" className="act !min-h-10">
               Expect it
             </button>
@@ -135,4 +184,11 @@ export function Finish({ piece, view }: SectionProps) {
       </aside>
     </div>
   );
+}
+
+function parcelState(parcel: Parcel): string {
+  if (parcel.arrived) return 'here';
+  if (parcel.due) return `due ${parcel.due}`;
+  if (parcel.orderedAt) return `ordered ${parcel.orderedAt}`;
+  return `not ordered yet, ${parcel.leadDays ?? 7} days to come`;
 }

@@ -14,8 +14,8 @@ import { Finish } from './Finish.tsx';
 import { Masking } from './Masking.tsx';
 import { Money } from './Money.tsx';
 import { RecordSection } from './RecordSection.tsx';
-import { Strip } from './Strip.tsx';
-import { Survey } from './Survey.tsx';
+import { Strip } from './strip/Strip.tsx';
+import { Survey } from './survey/Survey.tsx';
 import { sectionStates } from './sectionStates.ts';
 
 export type SectionProps = { readonly piece: Piece; readonly view: PieceView };

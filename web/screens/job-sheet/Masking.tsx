@@ -1,3 +1,4 @@
+import { isPlanned } from '#core/plan/index';
 import { hexOf } from '#core/colour/index';
 import { type Part, plain } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
@@ -15,7 +16,7 @@ export function Masking({ piece, view }: SectionProps) {
   const { plan } = usePlan();
   const { save } = useSaving();
   const words = useWords();
-  const { part, parts, choose } = usePart(piece, (own) => own.refused === undefined && own.zones.some((zone) => zone.bare === undefined));
+  const { part, parts, choose } = usePart(piece, (own) => isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
   if (!part) return <section className="sheet">Every part stays bare: there is nothing to mask.</section>;
   const keep = (changed: Part, said: string) =>
     void save('pieces', { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? changed : own)) }, said);

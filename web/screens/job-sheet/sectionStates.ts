@@ -11,14 +11,17 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
   const coatsLeft = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'coat').length;
   const strips = Object.values(view.strips);
   const toStrip = plan.steps.filter(
-    (step) => step.pieceId === piece.id && ['strip', 'strip-on', 'strip-off', 'prep', 'clean'].includes(step.stage),
+    (step) => step.pieceId === piece.id && ['strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'clean'].includes(step.stage),
   ).length;
   const masks = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'mask').length;
   const missing = piece.parcels.filter((parcel) => !parcel.arrived).length;
   const entries = facts.events.filter((event) => 'pieceId' in event && event.pieceId === piece.id).length;
   const method = strips.find((choice) => choice.method)?.method;
   return {
-    survey: piece.guesses.length > 0 ? `${piece.guesses.length} guesses to settle` : `${piece.parts.length} parts`,
+    survey:
+      piece.guesses.length > 0
+        ? `${piece.guesses.length} ${piece.guesses.length === 1 ? 'guess' : 'guesses'} to settle`
+        : `${piece.parts.length} ${piece.parts.length === 1 ? 'part' : 'parts'}`,
     strip: strips.some((choice) => choice.refused)
       ? 'a method to choose'
       : toStrip === 0

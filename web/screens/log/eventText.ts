@@ -1,5 +1,6 @@
 import { type LogEvent, plain } from '#core/facts/index';
 import { usePlan } from '../../app/PlanContext.tsx';
+import { sentence } from '../../views/sentence.ts';
 import { useWords } from '../../app/useWords.ts';
 
 const STAGES: Record<string, string> = {
@@ -9,6 +10,9 @@ const STAGES: Record<string, string> = {
   strip: 'Stripped',
   'strip-on': 'Stripper on',
   'strip-off': 'Old paint off',
+  'metal-prep': 'Metal prep',
+  repair: 'Repaired',
+  'dry-fit': 'Tried together, bare',
   prep: 'Sanded',
   clean: 'Cleaned and wiped',
   mask: 'Masked',
@@ -18,6 +22,8 @@ const STAGES: Record<string, string> = {
   fit: 'Fitted together',
 };
 
+const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
+
 /** An event in plain words: what, and to what. */
 export function useEventText(): (event: LogEvent) => { what: string; who: string } {
   const { pieceById, facts } = usePlan();
@@ -25,10 +31,7 @@ export function useEventText(): (event: LogEvent) => { what: string; who: string
   return (event) => {
     const piece = 'pieceId' in event && event.pieceId ? pieceById.get(event.pieceId) : undefined;
     const parts = (ids: readonly string[]) =>
-      ids
-        .map((id) => piece?.parts.find((part) => part.id === id)?.name.toLowerCase() ?? '')
-        .filter(Boolean)
-        .join(', ');
+      ids.map((id) => piece?.parts.find((part) => part.id === id)?.name.toLowerCase() ?? 'a part since taken out').join(', ');
     const name = piece?.name ?? '';
     switch (event.kind) {
       case 'done': {
@@ -46,6 +49,15 @@ export function useEventText(): (event: LogEvent) => { what: string; who: string
         return { what: `Put off until ${words.moment(Date.parse(event.until) / 60_000)}`, who: name };
       case 'trouble':
         return { what: `Trouble: ${plain(event.sign).replace('-', ' ')}`, who: `${name}, ${parts(event.partIds)}` };
+      case 'patch':
+        return { what: `Test patch, ${plain(event.method)}: ${OUTCOMES[event.outcome]}`, who: `${name}, ${parts(event.partIds)}` };
+      case 'stripped':
+        return {
+          what: `${sentence(plain(event.method))}, time ${event.application}: ${OUTCOMES[event.outcome]}`,
+          who: `${name}, ${parts(event.partIds)}`,
+        };
+      case 'failed-check':
+        return { what: `Did not pass: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };
       case 'bought': {
         const product = facts.products.find((candidate) => candidate.id === event.productId);
         return { what: `Bought ${event.count} × ${product?.name ?? 'paint'}`, who: words.money(event.paid) };

@@ -20,14 +20,28 @@ export function duplicatedPart(part: Part, newId: () => string): Part {
 /** The same piece again with ids and tags of its own, nothing done to it yet. */
 export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonly number[]): Piece {
   const free = Array.from({ length: 40 }, (_, index) => index + 1).filter((peg) => !pegsTaken.includes(peg));
+  const parts = piece.parts.map((part, index) => ({ ...duplicatedPart(part, newId), pegs: free.slice(index, index + 1) }));
+  const own = new Map(piece.parts.map((part, index) => [part.id, parts[index].id]));
+  const { pictures: _pictures, bags: _bags, fitOrder: _order, ...kept } = piece;
   return {
-    ...piece,
+    ...kept,
     id: newId(),
     name: `${piece.name}, again`.slice(0, 80),
     createdAt: toIso(Date.now() / 60_000),
     finished: false,
     parcels: [],
     guesses: [],
-    parts: piece.parts.map((part, index) => ({ ...duplicatedPart(part, newId), pegs: free.slice(index, index + 1) })),
+    parts: parts.map((part) => ({
+      ...part,
+      ...(part.within ? { within: own.get(part.within) } : {}),
+      marks: part.marks?.map(({ pin: _pin, ...mark }) => ({ ...mark, id: newId() })),
+    })),
+    fastenings: piece.fastenings?.map((fastening) => ({
+      ...fastening,
+      id: newId(),
+      a: own.get(fastening.a) ?? fastening.a,
+      ...(fastening.b ? { b: own.get(fastening.b) } : {}),
+      ...(fastening.behind ? { behind: own.get(fastening.behind) } : {}),
+    })),
   };
 }

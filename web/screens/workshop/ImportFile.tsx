@@ -1,20 +1,24 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type ImportAnswer, useImportFileMutation } from '../../api/workshopApi.ts';
+import { type ImportAnswer, useImportFileMutation, useImportZipMutation } from '../../api/workshopApi.ts';
 import { tellProblem } from '../../app/useFacts.ts';
+import { FileField } from '../../views/FileField.tsx';
 
-const MOST_BYTES = 20_000_000;
+const MOST_BYTES = 200_000_000;
+
+type Looked = { readonly file: File; readonly answer: ImportAnswer };
 
 /** A file is looked at first; it says what it will change, and only then replaces everything. */
 export function ImportFile() {
-  const [send, { isLoading }] = useImportFileMutation();
-  const [looked, setLooked] = useState<{ text: string; name: string; answer: ImportAnswer } | null>(null);
-  const look = async (file: File | undefined) => {
-    if (!file) return;
-    if (file.size > MOST_BYTES) return void toast.error('That is larger than this program takes. A workshop file has at most 20 MB.');
-    const text = await file.text();
+  const [sendText, { isLoading }] = useImportFileMutation();
+  const [sendZip] = useImportZipMutation();
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const send = async (file: File, apply: boolean): Promise<ImportAnswer> =>
+    isZip(file) ? sendZip({ zip: file, apply }).unwrap() : sendText({ text: await file.text(), apply }).unwrap();
+  const look = async (file: File) => {
+    if (file.size > MOST_BYTES) return void toast.error('That is larger than this program takes. A workshop file has at most 200 MB.');
     try {
-      setLooked({ text, name: file.name, answer: await send({ text, apply: false }).unwrap() });
+      setLooked({ file, answer: await send(file, false) });
     } catch (error) {
       setLooked(null);
       tellProblem(error);
@@ -23,7 +27,7 @@ export function ImportFile() {
   const apply = async () => {
     if (!looked) return;
     try {
-      await send({ text: looked.text, apply: true }).unwrap();
+      await send(looked.file, true);
       toast('Imported. The plan is the file’s.');
       setLooked(null);
     } catch (error) {
@@ -33,21 +37,10 @@ export function ImportFile() {
   const changed = Object.entries(looked?.answer.counts ?? {}).filter(([, count]) => count.now > 0 || count.file > 0);
   return (
     <div className="mt-4 border-t border-hairline pt-4">
-      <label className="block">
-        <span className="mb-1 block font-[650]">Import a file</span>
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="field !p-2"
-          onChange={(event) => {
-            void look(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileField label="Import a file" accept=".json,.zip,application/json,application/zip" onFile={(file) => void look(file)} />
       {looked && (
         <div className="mt-3">
-          <p className="font-[650]">“{looked.name}” would replace everything here:</p>
+          <p className="font-[650]">“{looked.file.name}” would replace everything here:</p>
           <table className="mt-2 w-full text-small">
             <thead>
               <tr className="second text-left">
@@ -78,4 +71,9 @@ export function ImportFile() {
       )}
     </div>
   );
+}
+
+/** With pictures the open file is a zip. */
+function isZip(file: File): boolean {
+  return file.name.toLowerCase().endsWith('.zip');
 }

@@ -86,7 +86,7 @@ export function WorkshopPage() {
         <section className="sheet" aria-label="The whole workshop as a file">
           <h2>The whole workshop as a file</h2>
           <p className="mt-2">One documented JSON file: pieces, shelf, places, log. {demo && 'This is the demo workshop.'}</p>
-          <a className="act mt-3" href="/api/export" download="enamelos-workshop.json">
+          <a className="act mt-3" href="/api/export" download>
             <Download size={18} aria-hidden /> Export
           </a>
           <ImportFile />

@@ -1,0 +1,86 @@
+import { plain } from '#core/facts/index';
+import { isPlanned, preparationOf } from '#core/plan/index';
+import type { Hazard } from '#core/safety/index';
+import { useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { useWords } from '../../../app/useWords.ts';
+import { Cautions } from '../../../views/Cautions.tsx';
+import { Chips } from '../../../views/Chips.tsx';
+import type { SectionProps } from '../JobSheet.tsx';
+import { PartTabs, usePart } from '../PartTabs.tsx';
+import { Gate } from './Gate.tsx';
+import { Methods } from './Methods.tsx';
+import { SurfaceView } from './SurfaceView.tsx';
+
+const BEFORE_PAINT = ['wash', 'test-patch', 'strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'dry-fit', 'clean', 'look'];
+const VIEWS = [
+  { key: 'methods', name: 'Old paint' },
+  { key: 'surface', name: 'Repair and surface' },
+  { key: 'gate', name: 'Clean and gate' },
+] as const;
+
+/** The work before primer, part by part: how the old paint goes, what is put right, and the gate before paint. */
+export function Strip({ piece, view }: SectionProps) {
+  const { plan, facts } = usePlan();
+  const words = useWords();
+  const [params, setParams] = useSearchParams();
+  const { part, parts } = usePart(piece, (own) => isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
+  const shown = VIEWS.find((own) => own.key === params.get('view')) ?? VIEWS[0];
+  const preparation = useMemo(() => (part ? preparationOf(piece, part, facts) : null), [piece, part, facts]);
+  if (!part || !preparation) return <section className="sheet">Every part stays bare: there is nothing to strip.</section>;
+  const steps = plan.steps
+    .filter((step) => step.pieceId === piece.id && BEFORE_PAINT.includes(step.stage) && step.on.some((on) => on.partId === part.id))
+    .sort((a, b) => (a.placed?.start ?? Number.POSITIVE_INFINITY) - (b.placed?.start ?? Number.POSITIVE_INFINITY));
+  const hazards: Hazard[] = [...new Set(steps.flatMap((step) => step.hazards))];
+  const choice = view.strips[part.id] ?? preparation.choice;
+  const go = (key: string, id: string) => setParams({ view: key, part: id }, { replace: true });
+  const props = { piece, part, preparation };
+  return (
+    <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_300px]">
+      <section className="sheet" aria-labelledby="strip">
+        <div className="flex flex-wrap items-start justify-between gap-3">
+          <h2 id="strip" className="!text-title">
+            {part.name}: {plain(part.material)}
+            {part.alsoMaterial && ` and ${plain(part.alsoMaterial)}`},{' '}
+            {part.finish === 'bare' ? 'bare' : `old paint ${part.finish === 'unknown' ? 'not known' : part.finish}`}
+          </h2>
+          <PartTabs parts={parts} part={part} choose={(id) => go(shown.key, id)} />
+        </div>
+        <p className="mt-1">{choice.because}</p>
+        <div className="mt-3">
+          <Chips
+            legend="Work before paint"
+            hideLegend
+            options={VIEWS.map(({ key, name }) => ({ value: key, label: name }))}
+            value={shown.key}
+            onChange={(key) => go(key, part.id)}
+          />
+        </div>
+        {shown.key === 'methods' && <Methods {...props} />}
+        {shown.key === 'surface' && <SurfaceView {...props} />}
+        {shown.key === 'gate' && <Gate {...props} />}
+      </section>
+      <aside className="space-y-4">
+        <Cautions hazards={hazards} heading="Beside it" />
+        <section className="sheet !p-4" aria-label="Planned steps">
+          <h2>{steps.length > 0 ? 'In this order' : 'Stripped and clean'}</h2>
+          <ol className="mt-1 space-y-1.5">
+            {steps.map((step) => (
+              <li key={step.id} className="flex justify-between gap-3 leading-snug">
+                <span>{step.title}</span>
+                <span className="figure text-right">
+                  {step.minutes} min
+                  <span className="second block">{step.placed ? words.moment(step.placed.start) : 'no date'}</span>
+                </span>
+              </li>
+            ))}
+          </ol>
+          <Link className="linklike mt-2 inline-block min-h-9 text-small" to={`/pieces/${piece.id}/print/card?part=${part.id}`}>
+            Job card of this part, to print
+          </Link>
+        </section>
+      </aside>
+    </div>
+  );
+}

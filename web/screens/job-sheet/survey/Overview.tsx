@@ -1,0 +1,69 @@
+import { plain } from '#core/facts/index';
+import { isPlanned } from '#core/plan/index';
+import { useSearchParams } from 'react-router';
+import { GuessMark } from '../GuessMark.tsx';
+import type { SectionProps } from '../JobSheet.tsx';
+import { Marks } from './Marks.tsx';
+import { PartTree } from './PartTree.tsx';
+import { Pictures } from './Pictures.tsx';
+import { Sharpen } from './Sharpen.tsx';
+import { Walk } from './Walk.tsx';
+
+/** The piece with its marks on the left, its parts on the right, and the next question above both. */
+export function Overview({ piece, view }: SectionProps) {
+  const [params, setParams] = useSearchParams();
+  const parts = piece.parts.filter((part) => part.gone !== true);
+  const part = parts.find((own) => own.id === params.get('part')) ?? parts.find(isPlanned) ?? parts[0];
+  const choose = (id: string) => setParams({ view: 'walk', part: id }, { replace: true });
+  return (
+    <div className="space-y-4">
+      {!piece.finished && <Walk piece={piece} />}
+      <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_400px]">
+        <Pictures piece={piece} part={part} onPart={choose} />
+        <div className="space-y-4">
+          <section className="sheet !p-4" aria-label="Parts">
+            <h2>Parts</h2>
+            <PartTree piece={piece} chosen={part?.id} choose={choose} />
+            {part && <Marks piece={piece} part={part} />}
+          </section>
+          <section className="sheet !p-4" aria-label="Decided">
+            <h2>Decided</h2>
+            <dl className="mt-1">
+              <Line name="Goes as far as">
+                {plain(piece.limit ?? 'inside-too')}
+                {view.beyond.map((text) => (
+                  <span key={text} className="second block text-small">
+                    left: {text}
+                  </span>
+                ))}
+              </Line>
+              <Line name="Old paint">
+                {piece.leadExcluded ? 'cleared of lead' : 'may hold lead: wet methods only'} <GuessMark piece={piece} guess="lead" />
+              </Line>
+              <Line name="Aim">{plain(piece.aim)}</Line>
+              {piece.set && <Line name="Set">{piece.set}</Line>}
+              {piece.wishes && <Line name="Wishes">{piece.wishes}</Line>}
+              {piece.factory && <Line name="From the factory">{piece.factory}</Line>}
+              {(piece.spares?.length ?? 0) > 0 && <Line name="Spares box">{piece.spares?.map((spare) => spare.name).join(', ')}</Line>}
+            </dl>
+            {view.notes.map((note) => (
+              <p key={note} className="mt-2 border-l-4 border-ink pl-3 text-small">
+                {note}
+              </p>
+            ))}
+          </section>
+          {piece.guesses.length > 0 && <Sharpen piece={piece} />}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Line({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div className="grid grid-cols-[110px_minmax(0,1fr)] gap-3 border-b border-hairline py-1.5">
+      <dt className="second text-small leading-6">{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}

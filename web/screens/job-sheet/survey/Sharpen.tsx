@@ -1,0 +1,47 @@
+import type { Piece } from '#core/facts/index';
+import type { SharpenQuestion } from '#core/plan/index';
+import { useEffect, useState } from 'react';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { planner } from '../../../workers/planner.ts';
+import { usePieceSave } from '../pieceChanges.ts';
+
+/** The three guesses that matter most, each answered in one press. */
+export function Sharpen({ piece }: { piece: Piece }) {
+  const { facts, plan } = usePlan();
+  const save = usePieceSave();
+  const [questions, setQuestions] = useState<SharpenQuestion[] | null>(null);
+  useEffect(() => {
+    let current = true;
+    planner.sharpen(piece, facts, plan.now).then((asked) => current && setQuestions(asked));
+    return () => {
+      current = false;
+    };
+  }, [piece, facts, plan.now]);
+  return (
+    <section className="sheet !p-4" aria-label="Sharpen">
+      <h2>Sharpen the plan</h2>
+      {questions === null && <p className="second mt-2">Weighing the guesses …</p>}
+      {questions?.length === 0 && <p className="second mt-2">The open guesses change nothing that matters.</p>}
+      <ol className="mt-2 space-y-3">
+        {questions?.slice(0, 3).map((asked) => (
+          <li key={asked.guess}>
+            <p>{asked.question}</p>
+            <p className="second text-small">It {asked.stake}.</p>
+            <div className="mt-2 flex flex-wrap gap-2">
+              {asked.answers.map((answer) => (
+                <button
+                  key={answer.label}
+                  type="button"
+                  className="chip !min-h-10"
+                  onClick={() => void save(answer.piece, 'Noted. The plan has moved.')}
+                >
+                  {answer.label}
+                </button>
+              ))}
+            </div>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
