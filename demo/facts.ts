@@ -1,5 +1,5 @@
 import { labOf } from '#core/colour/index';
-import { type Facts, type Family, type Hand, type Layer, newPart, type Part, type Role } from '#core/facts/index';
+import { type Facts, type Family, type Hand, type Label, type Layer, newPart, type Part, type Role } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
 
 /** The moment the demo file speaks of; loading shifts everything from it to now. */
@@ -11,6 +11,15 @@ export function demoTime(minutes: number): string {
 }
 
 type Paint = readonly [id: string, sheet: string, name: string, hex: string, ml: number, price: number];
+
+/** What the labels of the demo say beyond the family: sheen, mixing and how coats go on. */
+const LABELS: Record<string, Label> = {
+  sanderling: { gloss: 32 },
+  turnstone: { gloss: 55 },
+  dunlin: { gloss: 82 },
+  plover: { gloss: 25, thinning: { least: 0.3, usual: 0.5, most: 1 } },
+  knot: { pattern: 'mist-then-wet', gloss: 60 },
+};
 
 type SheetRow = readonly [id: string, name: string, family: Family, role: Role, hand: Hand];
 
@@ -87,7 +96,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
       hand,
       forPlastics: false,
       isocyanate: false,
-      label: {},
+      label: LABELS[id] ?? {},
       source: 'label' as const,
     })),
     products: PAINTS.map(([id, sheetId, name, hex, typicalMl, typicalPrice]) => ({
@@ -129,6 +138,8 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
       offer('saltmarsh', 'marram', 400, 790),
     ],
     agreed: [],
+    airSeries: [],
+    systems: [],
   };
 }
 

@@ -40,6 +40,12 @@ export function demoLog(facts: Facts): LogEvent[] {
   log.coats('seaplane', 'wings', 0, 2, -3 * 1440, 20);
   log.coats('seaplane', 'wings', 1, 3, -2 * 1440, 20);
 
+  log.bareMetal('red-board', -2 * 1440);
+  for (const coats of [2, 3, 4]) {
+    log.coats('red-board', `tile-${coats}`, 0, coats, -30 * 60, 15);
+    log.coats('red-board', `tile-${coats}`, 1, 2, -29 * 60, 15);
+  }
+
   log.coats('vane', 'arrow', 0, 2, -30 * 1440, 20);
   log.trouble('vane', 'arrow', 'soot-v', -29 * 1440);
   log.coats('vane', 'arrow', 1, 3, -20 * 1440, 20);

@@ -4,7 +4,7 @@ import { coatsOf, demoTime, face, simplePart } from './facts.ts';
 
 /** Breakwater bench: eight invented pieces in every state a bench knows. */
 export function demoPieces(): Piece[] {
-  return [tram(), roller(), crane(), fan(), balance(), seaplane(), lampShells(), weatherVane()];
+  return [tram(), roller(), crane(), fan(), balance(), seaplane(), lampShells(), weatherVane(), redBoard()];
 }
 
 const base = { guesses: [], swatches: [], finished: false, parcels: [], leadExcluded: true, mains: false };
@@ -355,6 +355,28 @@ function seaplane(): Piece {
         pegs: [18],
       }),
     ],
+  };
+}
+
+/** Three tiles of polished aluminium under the transparent red, a coat apart: they dry and are judged for tone. */
+function redBoard(): Piece {
+  const tile = (coats: number) =>
+    simplePart(`tile-${coats}`, `Tile, ${coats} coats`, {
+      material: 'aluminium',
+      faces: [face('tile', 70, 50)],
+      layers: [coatsOf(`red-b${coats}`, 'candy-red', coats), coatsOf(`clear-b${coats}`, 'satin', 2)],
+    });
+  return {
+    ...base,
+    id: 'red-board',
+    name: 'Board: red on polished metal',
+    looksLike: 'bracket-set',
+    longestMm: 70,
+    aim: 'own-scheme',
+    createdAt: demoTime(-2 * 1440),
+    swatches: ['#a8121c'],
+    board: { varies: 'coats', forPieceId: 'seaplane' },
+    parts: [tile(2), tile(3), tile(4)],
   };
 }
 

@@ -39,6 +39,9 @@ const PLACES = [
   '/pieces/vane/survey',
   '/pieces/crane/print/card?part=tower',
   '/pieces/crane/print/labels',
+  '/pieces/roller/coats?part=drum',
+  '/pieces/red-board/coats',
+  '/shelf/sheets/dunlin',
 ];
 
 describe('every destination', () => {
@@ -52,7 +55,9 @@ describe('every destination', () => {
         await page.evaluate((name) => {
           document.documentElement.dataset.theme = name;
         }, theme);
-        const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
+        // What the theme changes is contrast; everything else is the same page.
+        const axe = new AxeBuilder({ page }).setLegacyMode();
+        const { violations } = await (theme === 'dark' ? axe.withRules(['color-contrast']) : axe).analyze();
         found.push(...violations.map((violation) => `${place}, ${theme}: ${violation.id} ${violation.nodes[0]?.html}`));
       }
     }
@@ -221,7 +226,7 @@ describe('planning at the desk', () => {
     await page.getByText('above 0 mL').waitFor();
     await page.getByLabel('Volume').fill('5 oz');
     await page.getByRole('button', { name: 'Put it on the shelf' }).click();
-    await page.getByText('yellow paint', { exact: true }).waitFor();
+    await page.getByText('yellow paint', { exact: true }).first().waitFor();
     await page.getByText('148 mL', { exact: true }).first().waitFor();
     await context.close();
   });
@@ -245,7 +250,7 @@ describe('planning at the desk', () => {
     const files = unzipSync(new Uint8Array(readFileSync(path)));
     expect(Object.keys(files).filter((name) => name.startsWith('pictures/'))).toHaveLength(7);
     const exported = JSON.parse(strFromU8(files['workshop.json']));
-    expect(exported.facts.pieces).toHaveLength(8);
+    expect(exported.facts.pieces).toHaveLength(9);
     const junk = join(folder, 'junk.json');
     writeFileSync(junk, strFromU8(files['workshop.json']).slice(0, 500));
     await page.getByLabel('Import a file').setInputFiles(junk);

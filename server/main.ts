@@ -2,7 +2,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
-import { runSensors } from './sensors.ts';
+import { runForecasts, runSensors } from './sensors.ts';
 import { openDemo, openWorkshop, BadSetting } from './workshopFolder.ts';
 
 /** Starts the server: `--demo` with the demo workshop, `--fresh` from its file again. PORT and ENAMELOS_DATA are honoured. */
@@ -23,9 +23,12 @@ try {
   const { db, store, pictures } = demo ? await openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
   const changes = new Changes();
   const app = await buildApp({ store, pictures, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
-  const stopSensors = runSensors(store, changes, process.env.ENAMELOS_FAIL === 'sensor');
+  const failing = (process.env.ENAMELOS_FAIL ?? '').split(',');
+  const stopSensors = runSensors(store, changes, failing.includes('sensor'));
+  const stopForecasts = runForecasts(store, changes, failing.includes('forecast'));
   const stop = async () => {
     stopSensors();
+    stopForecasts();
     await app.close();
     db.close();
     process.exit(0);

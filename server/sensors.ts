@@ -1,4 +1,5 @@
 import type { Changes } from './changes.ts';
+import { simulatedForecast } from './standins/forecast.ts';
 import { simulatedSensor } from './standins/thermoHygrometer.ts';
 import type { Store } from './store/store.ts';
 
@@ -22,5 +23,30 @@ export function runSensors(store: Store, changes: Changes, failing: boolean, eve
     }
   };
   const timer = setInterval(readAll, everyMs);
+  return () => clearInterval(timer);
+}
+
+const HOUR_MS = 3_600_000;
+
+/** Asks the simulated forecast for every unheated place, at once and each hour. Returns how to stop. */
+export function runForecasts(store: Store, changes: Changes, failing: boolean, everyMs = HOUR_MS): () => void {
+  const ask = () => {
+    const { facts, revisions } = store.snapshot();
+    const from = new Date(Math.floor(Date.now() / HOUR_MS) * HOUR_MS);
+    for (const place of facts.places.filter((candidate) => !candidate.heated)) {
+      const hours = simulatedForecast(place, failing).hours(from);
+      if (!hours) continue;
+      const id = `forecast-${place.id}`.slice(0, 64);
+      store.put(
+        'airSeries',
+        id,
+        { id, placeId: place.id, from: 'forecast', start: `${from.toISOString().slice(0, 19)}Z`, ...hours },
+        revisions[`airSeries/${id}`] ?? 0,
+      );
+      changes.announce(store.snapshot().changes);
+    }
+  };
+  ask();
+  const timer = setInterval(ask, everyMs);
   return () => clearInterval(timer);
 }

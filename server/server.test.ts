@@ -95,7 +95,7 @@ describe('facts over HTTP', () => {
   it('exports and imports the same workshop, all or nothing', async () => {
     const demo = readFileSync(join(root, 'demo/breakwater.json'), 'utf8');
     const look = await send('POST', '/api/import', { text: demo, apply: false });
-    expect(look.body).toMatchObject({ applied: false, counts: { pieces: { now: 0, file: 8 } } });
+    expect(look.body).toMatchObject({ applied: false, counts: { pieces: { now: 0, file: 9 } } });
     expect((await get('/api/workshop')).facts.pieces).toEqual([]);
     await send('POST', '/api/import', { text: demo, apply: true });
     const out = await get('/api/export');
@@ -104,7 +104,7 @@ describe('facts over HTTP', () => {
       expect(sorted(out.facts[name])).toEqual(sorted(list as { id: string }[]));
     const bad = await send('POST', '/api/import', { text: demo.slice(0, 900), apply: true });
     expect(bad).toMatchObject({ status: 422 });
-    expect((await get('/api/workshop')).facts.pieces).toHaveLength(8);
+    expect((await get('/api/workshop')).facts.pieces).toHaveLength(9);
   });
   it('answers only this machine and its own pages', async () => {
     expect((await app.inject({ url: '/api/workshop', headers: { host: 'evil.example' } })).statusCode).toBe(403);

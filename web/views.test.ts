@@ -4,6 +4,7 @@ import { conditionsOf } from '#core/drying/index';
 import { eventSchema, pieceSchema, readWorkshopText } from '#core/facts/index';
 import { plan, planView } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
+import { rebased } from './app/rebase.ts';
 import { doneEvent, doneEvents } from './screens/bench/doneEvent.ts';
 import { layOutText, packUpText, stayOf, whoText } from './screens/bench/stay.ts';
 import { partKeyParts } from './screens/bench/stepKeyParts.ts';
@@ -141,5 +142,34 @@ describe('the states of a job sheet', () => {
     expect(states('crane')).toMatchObject({ strip: 'solvent gel', survey: '2 guesses to settle' });
     expect(states('balance').strip).not.toBe('done');
     expect(states('vane').dates).toBe('finished');
+  });
+});
+
+describe('a quick edit after another', () => {
+  const shown = {
+    id: 'a',
+    name: 'Hull',
+    parts: [
+      { id: 'x', material: 'zinc', coats: 1 },
+      { id: 'y', material: 'zinc', coats: 1 },
+    ],
+    note: 'old',
+  };
+  type Shown = { id: string; name: string; parts: { id: string; material: string; coats: number }[]; note?: string };
+  const base: Shown = shown;
+  it('keeps what the one before changed', () => {
+    const newest = { ...base, parts: [{ ...base.parts[0], coats: 3 }, base.parts[1]] };
+    const changed = { ...base, parts: [{ ...base.parts[0], material: 'steel' }, base.parts[1]] };
+    expect(rebased(base, changed, newest).parts[0]).toEqual({ id: 'x', material: 'steel', coats: 3 });
+    expect(rebased(base, { ...base, name: 'Keel' }, newest)).toMatchObject({ name: 'Keel', parts: newest.parts });
+  });
+  it('follows what was added, taken out and dropped on either side', () => {
+    const added = { ...base, parts: [...base.parts, { id: 'z', material: 'brass', coats: 1 }] };
+    const taken = { ...base, parts: [base.parts[1]] };
+    expect(rebased(base, taken, added).parts.map((part) => part.id)).toEqual(['y', 'z']);
+    const { note: _note, ...dropped } = base;
+    expect(rebased(base, dropped as Shown, { ...base, name: 'Keel' })).toEqual({ id: 'a', name: 'Keel', parts: base.parts });
+    expect(rebased(base, base, added)).toBe(added);
+    expect(rebased(base, added, base)).toBe(added);
   });
 });

@@ -1,6 +1,8 @@
 import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
 
+export { type Mix, mixFor, type MixPart, type MixQuestion } from './mixing.ts';
+
 /** Paint used, by two models of which the larger holds (BRIEF §7). */
 
 /** A flat stretch of surface, and how many of it there are; its area where holes make it another than the sheet's. */

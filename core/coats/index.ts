@@ -1,4 +1,5 @@
 export { bareResistance, biteOf, filmResistance, isPlastic } from './bite.ts';
+export { type Evidence, evidenceFinding, paintKey, TILE_OUTCOMES, type TileOutcome } from './evidence.ts';
 export {
   clearToBuild,
   COMPOUND_UM,
@@ -17,5 +18,10 @@ export { type Above, type Below, type Finding, isBetter, joint, type JointAnswer
 export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
 export { type JointBranch, type StackJoint, stackJoint } from './stack.ts';
+export { sheetsFromCsv, type SheetsRead, sheetsToCsv } from './sheetCsv.ts';
+export { oddTimes, type SheetField, sheetFields } from './sheetFields.ts';
+export { type FitLeft, fitLeft } from './fit.ts';
+export { compareShades, PRIMER_SHADES, type ShadeRow } from './shades.ts';
+export { glossOf, sheenLevers, sheenName } from './sheen.ts';
 export { serviceFinding } from './service.ts';
 export { readySystems, type SystemDraft, type SystemKind } from './systems.ts';

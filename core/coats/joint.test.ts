@@ -169,8 +169,55 @@ describe('joints', () => {
       const before = joint(belowOf(below), above).verdict;
       for (const remedy of remediesFor(belowOf(below), above)) {
         expect(isBetter(remedy.verdict, before)).toBe(true);
-        if (remedy.kind !== 'barrier') expect(joint(remedy.below ?? belowOf(below), remedy.above ?? above).verdict).toBe(remedy.verdict);
+        if (remedy.kind !== 'barrier' && remedy.kind !== 'base')
+          expect(joint(remedy.below ?? belowOf(below), remedy.above ?? above).verdict).toBe(remedy.verdict);
       }
     }
+  });
+});
+
+/**
+ * Every family on every keyed, bare substrate: s sits, c care, x stop. Metals, then ABS and polystyrene, resin, clear,
+ * polypropylene with promoter, vinyl, rubber, plated plastic and wood, unknown.
+ */
+const ON_BARE = `
+acrylic-lacquer   ssssssss cx s x s cccs x
+nitro-lacquer     ssssssss cx s x s cccs x
+lacquer-primer    ssssssss cx s x s cccs x
+wood-sealer       ssssssss cx s x s cccs x
+alkyd-enamel      ssssssss ss s c s xxss c
+acrylic-enamel    ssssssss sc s x s xxss x
+alcohol-acrylic   ssssssss ss s c s ccss c
+water-acrylic     ssssssss ss s s s ssss s
+waterborne-base   ssssssss ss s s s ssss s
+waterborne-sealer ssssssss ss s s s ssss s
+solvent-base      ssssssss cx s x s cccs x
+urethane-2k       ssssssss sc s x s ccss x
+epoxy-primer      ssssssss sc s x s ccss x
+etch-primer       ssssssss cx c x c cccc x
+dye               ssssssss sc s x s sxxs x
+candy             cccccccc xx x x x xxxx x
+high-temperature  ssssssss xx x x x xxxx x
+rust-barrier      ssssssss cx s x s cccs x
+texture           ssssssss sc s x s ccss x
+latex             ssssssss ss s s s ssss s
+unknown           ssssssss cx s x s cccs x
+`;
+
+describe('every family on every substrate', () => {
+  const letters = { sits: 's', care: 'c', stop: 'x' };
+  const rows = ON_BARE.trim().split('\n');
+  it('has a row for every family', () => expect(rows.map((row) => row.split(/\s+/)[0])).toEqual([...FAMILIES]));
+  it.each(rows)('%s', (row) => {
+    const [name, ...verdicts] = row.split(/\s+/);
+    const family = name as (typeof FAMILIES)[number];
+    const by = family === 'latex' || family === 'alkyd-enamel' ? 'brush' : 'aerosol';
+    const got = MATERIALS.map((material) => {
+      const below = { family: null, material, state: 'dry' as const, scuffed: true };
+      return letters[
+        joint(below, { family, by, role: family.endsWith('primer') ? 'primer' : 'colour', promoter: material === 'pp' }).verdict
+      ];
+    });
+    expect(got.join('')).toBe(verdicts.join(''));
   });
 });

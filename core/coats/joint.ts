@@ -29,14 +29,14 @@ export type Above = {
   readonly promoter?: boolean;
 };
 
-/** One rule's answer. `lifts`: own evidence may overrule it (bite only). */
+/** One rule's answer. */
 export type Finding = { readonly verdict: JointVerdict; readonly rule: string; readonly because: string };
 
 export type JointAnswer = {
   readonly verdict: JointVerdict;
   readonly rule: string;
   readonly because: string;
-  readonly source: 'default';
+  readonly source: 'own' | 'label' | 'default';
   readonly findings: readonly Finding[];
 };
 
@@ -50,19 +50,28 @@ export function isBetter(one: JointVerdict, than: JointVerdict): boolean {
   return RANK[one] < RANK[than];
 }
 
+/** What is known beyond the tables: the person's own evidence, and what the label of the upper product says. */
+export type Known = { readonly own?: Finding | null; readonly label?: Finding | null };
+
 /**
- * Does this coat sit on that one? Rules 1–8 of BRIEF §6: the first of rules 2–5 that answers gives the bite verdict,
- * rules 6–8 always run, and the worst of all is the verdict.
+ * Does this coat sit on that one? Rules 1–8 of BRIEF §6: the first of rules 1–5 that answers gives the bite verdict,
+ * rules 6–8 always run, and the worst of all is the verdict. Own evidence and label speak for the bite only.
  */
-export function joint(below: Below, above: Above): JointAnswer {
-  const findings = [biteFinding(below, above), substrate(below, above), key(below, above), needs(below, above)].filter(
+export function joint(below: Below, above: Above, known: Known = {}): JointAnswer {
+  const findings = [biteFinding(below, above, known), substrate(below, above), key(below, above), needs(below, above)].filter(
     (finding) => finding !== null,
   );
   const worst = findings.reduce(worseOf);
-  return { verdict: worst.verdict, rule: worst.rule, because: worst.because, source: 'default', findings };
+  const source = worst.rule.startsWith('1 ') ? 'own' : worst.rule.startsWith('1b') ? 'label' : 'default';
+  return { verdict: worst.verdict, rule: worst.rule, because: worst.because, source, findings };
 }
 
-function biteFinding(below: Below, above: Above): Finding {
+function biteFinding(below: Below, above: Above, known: Known): Finding {
+  // A wet film takes nothing, whatever a board has shown of it later.
+  if (below.state !== 'wet' || below.family === null) {
+    if (known.own) return known.own;
+    if (known.label) return known.label;
+  }
   if (below.family === null) return namedPair(below, above) ?? biteAgainstResistance(below, above);
   return windowFinding(below, above) ?? namedPair(below, above) ?? freshUnderAnother(below) ?? biteAgainstResistance(below, above);
 }

@@ -1,14 +1,16 @@
-import { type Family, FAMILIES, plain } from '#core/facts/index';
+import { type Family, FAMILIES, type Lab, plain } from '#core/facts/index';
 import { type Above, type Below, isBetter, joint, type JointVerdict } from './joint.ts';
 
 export type Remedy = {
-  readonly kind: 'wait' | 'scuff' | 'mist' | 'brush' | 'promoter' | 'barrier' | 'product';
+  readonly kind: 'wait' | 'scuff' | 'mist' | 'brush' | 'promoter' | 'barrier' | 'base' | 'product' | 'stand-in';
   readonly text: string;
   readonly verdict: JointVerdict;
   /** The changed joint: what to apply. */
   readonly below?: Below;
   readonly above?: Above;
   readonly barrier?: Family;
+  /** Colour that a stand-in keeps. */
+  readonly lab?: Lab;
 };
 
 /** Barriers worth laying between, mildest first. */
@@ -54,7 +56,7 @@ function metallicBase(below: Below, above: Above, now: JointVerdict): Remedy[] {
   const lower = joint({ ...below, scuffed: true }, { family: base, role: 'metallic', by: above.by });
   const upper = joint({ family: base, material: below.material, state: 'fresh', metallic: true }, above);
   const verdict: JointVerdict = isBetter(lower.verdict, upper.verdict) ? upper.verdict : lower.verdict;
-  return isBetter(verdict, now) ? [{ kind: 'barrier', text: 'a metallic base below it', verdict, barrier: base }] : [];
+  return isBetter(verdict, now) ? [{ kind: 'base', text: 'a metallic base below it', verdict, barrier: base }] : [];
 }
 
 function barriers(below: Below, above: Above, now: JointVerdict): Remedy[] {
@@ -85,7 +87,7 @@ function standIns(below: Below, above: Above, now: JointVerdict): Remedy[] {
       by: family === 'water-acrylic' || family === 'alcohol-acrylic' ? 'airbrush' : above.by,
     };
     const verdict = joint(below, changed).verdict;
-    return isBetter(verdict, now) ? [{ kind: 'product' as const, text: `${plain(family)} instead`, verdict, above: changed }] : [];
+    return isBetter(verdict, now) ? [{ kind: 'stand-in' as const, text: `${plain(family)} instead`, verdict, above: changed }] : [];
   });
 }
 

@@ -1,6 +1,7 @@
-import type { Family, Material } from '#core/facts/index';
+import { type Family, type Material, plain } from '#core/facts/index';
 import type { FilmState } from '#core/drying/index';
-import { type Above, type Below, isBetter, joint, type JointAnswer, type JointVerdict } from './joint.ts';
+import { type Evidence, evidenceFinding, paintKey } from './evidence.ts';
+import { type Above, type Below, type Finding, isBetter, joint, type JointAnswer, type JointVerdict, type Known } from './joint.ts';
 import type { ResolvedLayer } from './resolve.ts';
 
 /** One state of the film below in which the next layer may go on: a legal branch of the schedule. */
@@ -20,7 +21,14 @@ export type StackJoint = {
   readonly above: Above;
 };
 
-export type UnderFilm = { readonly family: Family; readonly role: ResolvedLayer['role']; readonly flatted: boolean };
+export type UnderFilm = {
+  readonly family: Family;
+  readonly role: ResolvedLayer['role'];
+  readonly flatted: boolean;
+  readonly productId?: string;
+};
+
+const NO_EVIDENCE: readonly Evidence[] = [];
 
 const STATES = ['fresh', 'dry', 'cured'] as const;
 const HOURS_TRIED = [0, 0.1, 0.35, 0.5, 0.75, 1, 2, 12, 16, 48];
@@ -41,12 +49,19 @@ export function aboveOf(layer: ResolvedLayer, promoter: boolean): Above {
  * Judges a layer on a film (or on the bare, keyed part) in every state the film will pass through, with and without a scuff.
  * The branches that come out best are the legal ones; the schedule picks among them by calendar.
  */
-export function stackJoint(material: Material, under: UnderFilm | null, layer: ResolvedLayer, keyed: boolean): StackJoint {
+export function stackJoint(
+  material: Material,
+  under: UnderFilm | null,
+  layer: ResolvedLayer,
+  keyed: boolean,
+  evidence: readonly Evidence[] = NO_EVIDENCE,
+): StackJoint {
   const above = aboveOf(layer, material === 'pp');
+  const ask: Asked = (below) => joint(below, above, knownOf(below, under, layer, evidence));
   const base: Below = { family: under?.family ?? null, material, state: 'dry', role: under?.role, metallic: under?.role === 'metallic' };
   if (under === null) {
     const below = { ...base, scuffed: keyed };
-    const answer = joint(below, above);
+    const answer = ask(below);
     return {
       verdict: answer.verdict,
       answer,
@@ -55,7 +70,7 @@ export function stackJoint(material: Material, under: UnderFilm | null, layer: R
       branches: answer.verdict === 'stop' ? [] : [{ state: 'bare', scuff: false, answer, minHours: 0 }],
     };
   }
-  const all = STATES.flatMap((state) => branchesIn(state, base, under.flatted, above));
+  const all = STATES.flatMap((state) => branchesIn(state, base, under.flatted, ask));
   const best = all.reduce((a, b) => (isBetter(b.answer.verdict, a.answer.verdict) ? b : a));
   const legal = all.filter((branch) => branch.answer.verdict === best.answer.verdict && best.answer.verdict !== 'stop');
   return {
@@ -67,19 +82,45 @@ export function stackJoint(material: Material, under: UnderFilm | null, layer: R
   };
 }
 
+/** A joint asked in one state, with all that is known of its products. */
+type Asked = (below: Below) => JointAnswer;
+
+function knownOf(below: Below, under: UnderFilm | null, layer: ResolvedLayer, evidence: readonly Evidence[]): Known {
+  const own =
+    evidence.length === 0
+      ? null
+      : evidenceFinding(evidence, {
+          below: under ? paintKey(under) : `bare ${below.material}`,
+          above: paintKey({ ...layer, productId: layer.product?.id }),
+          material: below.material,
+          state: under ? below.state : 'bare',
+          scuffed: below.scuffed === true,
+        });
+  return { own, label: under ? labelSays(under.family, layer) : null };
+}
+
+/** What the label of the upper product says of the film below: forbidden, or named as fit. */
+function labelSays(below: Family, layer: ResolvedLayer): Finding | null {
+  if (layer.label?.notOver?.includes(below))
+    return { verdict: 'stop', rule: '1b label', because: `The label of ${layer.name} forbids ${plain(below)} below it.` };
+  if (layer.label?.over?.includes(below))
+    return { verdict: 'sits', rule: '1b label', because: `The label of ${layer.name} names ${plain(below)} as a ground for it.` };
+  return null;
+}
+
 /** The better of unscuffed and scuffed in one state; unscuffed where they are equal. */
-function branchesIn(state: (typeof STATES)[number], base: Below, flatted: boolean, above: Above): JointBranch[] {
-  const plainAnswer = judged({ ...base, state, scuffed: flatted }, above);
+function branchesIn(state: (typeof STATES)[number], base: Below, flatted: boolean, ask: Asked): JointBranch[] {
+  const plainAnswer = judged({ ...base, state, scuffed: flatted }, ask);
   if (flatted || state === 'fresh') return [{ state, scuff: false, ...plainAnswer }];
-  const keyed = judged({ ...base, state, scuffed: true }, above);
+  const keyed = judged({ ...base, state, scuffed: true }, ask);
   return isBetter(keyed.answer.verdict, plainAnswer.answer.verdict)
     ? [{ state, scuff: true, ...keyed }]
     : [{ state, scuff: false, ...plainAnswer }];
 }
 
-function judged(below: Below, above: Above): { answer: JointAnswer; minHours: number } {
-  const answer = joint(below, above);
+function judged(below: Below, ask: Asked): { answer: JointAnswer; minHours: number } {
+  const answer = ask(below);
   if (below.state !== 'fresh' || answer.verdict === 'stop') return { answer, minHours: 0 };
-  const minHours = HOURS_TRIED.find((hours) => joint({ ...below, hours }, above).verdict !== 'stop') ?? 0;
+  const minHours = HOURS_TRIED.find((hours) => ask({ ...below, hours }).verdict !== 'stop') ?? 0;
   return { answer, minHours };
 }

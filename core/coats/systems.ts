@@ -1,5 +1,6 @@
 import { contrastOf } from '#core/colour/index';
 import { type Family, isMetal, type Lab, type Layer, type Material } from '#core/facts/index';
+import { PRIMER_SHADES } from './shades.ts';
 import { coatsForColour, coatsToHide, groundSuits } from './film.ts';
 
 export type SystemKind = 'quickest' | 'hardest' | 'cheapest';
@@ -18,11 +19,6 @@ export type SystemQuestion = {
   readonly colours: readonly { readonly name: string; readonly lab: Lab; readonly covers: Layer['covers'] }[];
 };
 
-const PRIMERS: readonly { readonly name: string; readonly lab: Lab }[] = [
-  { name: 'white', lab: { l: 95, a: 0, b: 1 } },
-  { name: 'grey', lab: { l: 62, a: 0, b: 0 } },
-  { name: 'black', lab: { l: 15, a: 0, b: 0 } },
-];
 const NO_COLOUR: Lab = { l: 100, a: 0, b: 0 };
 
 /** Families of each kind: metal and hard plastics apart. Two-pack paints are never chosen by the tool on its own (BRIEF §15). */
@@ -83,6 +79,6 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
  */
 function primerShade(colours: readonly Lab[]): { name: string; lab: Lab } {
   const coats = (lab: Lab) => colours.reduce((sum, colour) => sum + coatsToHide(lab, colour).coats + contrastOf(lab, colour) / 100, 0);
-  const allowed = PRIMERS.filter((primer) => colours.every((colour) => groundSuits(primer.lab, colour)));
-  return [...(allowed.length > 0 ? allowed : PRIMERS)].sort((a, b) => coats(a.lab) - coats(b.lab))[0];
+  const allowed = PRIMER_SHADES.filter((primer) => colours.every((colour) => groundSuits(primer.lab, colour)));
+  return [...(allowed.length > 0 ? allowed : PRIMER_SHADES)].sort((a, b) => coats(a.lab) - coats(b.lab))[0];
 }

@@ -1,9 +1,10 @@
 import { flashRustAt } from './flashRust.ts';
-import type { Facts, Place, Reading, Workshop } from '#core/facts/index';
+import type { AirSeries, Facts, Label, Place, Reading, Workshop } from '#core/facts/index';
 import { DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index';
 import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts';
 import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 import type { Mechanism } from './families.ts';
+import { seriesAt, seriesText } from './series.ts';
 
 /** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */
 export type Conditions = Readonly<Record<string, PlaceAir>>;
@@ -16,6 +17,8 @@ export type PlaceAir = {
   /** What the figures stand on, said on the screen. */
   readonly rests: string;
   readonly measured: boolean;
+  /** Air movement over the parts; absent: still. */
+  readonly air?: AirMovement;
 };
 
 const DAYS_AHEAD = 14;
@@ -38,6 +41,7 @@ export function conditionsOf(facts: Facts, now: Minute): Conditions {
       placeAir(
         place,
         facts.readings.filter((reading) => reading.placeId === place.id),
+        facts.airSeries.filter((series) => series.placeId === place.id),
         now,
         timeZone,
       ),
@@ -45,7 +49,7 @@ export function conditionsOf(facts: Facts, now: Minute): Conditions {
   );
 }
 
-function placeAir(place: Place, readings: readonly Reading[], now: Minute, timeZone: string): PlaceAir {
+function placeAir(place: Place, readings: readonly Reading[], series: readonly AirSeries[], now: Minute, timeZone: string): PlaceAir {
   const start = Math.floor(now / HOUR) * HOUR - DAYS_BACK * DAY;
   const latest = [...readings].sort((a, b) => toMinute(b.at) - toMinute(a.at))[0];
   const age = latest ? now - toMinute(latest.at) : Number.POSITIVE_INFINITY;
@@ -56,27 +60,40 @@ function placeAir(place: Place, readings: readonly Reading[], now: Minute, timeZ
     const wave = Math.cos(((localHour - WARMEST_HOUR) / 24) * 2 * Math.PI);
     return { tempC: place.meanC + place.swingC * wave, rh: place.meanRh - 1.5 * place.swingC * wave };
   };
-  const atReading = latest ? usualAt(toMinute(latest.at)) : null;
+  // Heated places keep their own air; outside and unheated the forecast stands in for the usual day.
+  const forecast = place.heated ? undefined : series.find((own) => own.from === 'forecast');
+  const logged = series.find((own) => own.from === 'logger');
+  const baseAt = (minute: Minute) => {
+    const known = (logged && seriesAt(logged, minute)) ?? (forecast && seriesAt(forecast, minute));
+    return known ?? usualAt(minute);
+  };
+  const atReading = latest ? baseAt(toMinute(latest.at)) : null;
   const offset = fresh && atReading ? { tempC: latest.airC - atReading.tempC, rh: latest.rh - atReading.rh } : { tempC: 0, rh: 0 };
   const hours = (DAYS_BACK + DAYS_AHEAD) * 24;
   const tempC: number[] = [];
   const rh: number[] = [];
   for (let hour = 0; hour < hours; hour++) {
     const minute = start + hour * HOUR;
-    const usual = usualAt(minute);
+    const usual = baseAt(minute);
     const weight = fresh ? Math.exp(-Math.abs(minute - now) / HOUR / MEMORY_HOURS) : 0;
     tempC.push(usual.tempC + weight * offset.tempC);
     rh.push(Math.min(100, Math.max(5, usual.rh + weight * offset.rh)));
   }
-  return { start, tempC, rh, measured: Boolean(fresh), rests: restsOn(place, latest, age, Boolean(fresh)) };
+  return {
+    start,
+    tempC,
+    rh,
+    measured: Boolean(fresh),
+    rests: restsOn(place, latest, age, Boolean(fresh), forecast && seriesText(forecast, now)),
+  };
 }
 
-function restsOn(place: Place, latest: Reading | undefined, age: number, fresh: boolean): string {
-  if (!latest)
-    return place.hasSensor ? 'The sensor has not spoken yet; the usual day stands in.' : 'No sensor here; the usual day stands in.';
+function restsOn(place: Place, latest: Reading | undefined, age: number, fresh: boolean, ahead: string | undefined): string {
+  const stands = ahead ?? 'the usual day stands in';
+  if (!latest) return place.hasSensor ? `The sensor has not spoken yet; ${stands}.` : `No sensor here; ${stands}.`;
   const minutes = Math.max(0, Math.round(age));
   if (fresh) return latest.from === 'typed' ? 'As you typed it.' : `Sensor, ${minutes} min ago.`;
-  return `Last reading ${minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`} ago: the sensor is silent, so the usual day stands in.`;
+  return `Last reading ${minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`} ago: the sensor is silent, so ${stands}.`;
 }
 
 export type AirNow = { readonly airC: number; readonly rh: number; readonly dewPointC: number; readonly dewMarginC: number };
@@ -92,12 +109,12 @@ export function airAt(air: PlaceAir, at: Minute): AirNow {
 export type SprayRange = { readonly minC: number; readonly maxC: number; readonly maxRh: number };
 
 /** Air a coat may go on in, label else family (BRIEF §8). */
-export function sprayRange(mechanism: Mechanism, family: string, labelMaxRh?: number): SprayRange {
+export function sprayRange(mechanism: Mechanism, family: string, label: Pick<Label, 'minC' | 'maxC' | 'maxRh'> = {}): SprayRange {
   const waterborne = mechanism === 'coalescence';
   const twoPack = family === 'urethane-2k' || family === 'epoxy-primer';
   const narrow = waterborne || twoPack;
-  const maxRh = labelMaxRh ?? (waterborne ? 80 : twoPack ? 75 : mechanism === 'evaporation' ? 65 : 80);
-  return { minC: narrow ? 15 : 10, maxC: narrow ? 30 : 32, maxRh };
+  const maxRh = label.maxRh ?? (waterborne ? 80 : twoPack ? 75 : mechanism === 'evaporation' ? 65 : 80);
+  return { minC: label.minC ?? (narrow ? 15 : 10), maxC: label.maxC ?? (narrow ? 30 : 32), maxRh };
 }
 
 export type AirVerdict = { readonly verdict: 'sits' | 'care' | 'stop'; readonly because: string };
@@ -127,8 +144,8 @@ export class DryingClocks {
   }
 
   /** The moment at which a wait begun at `from` is over; null if it never is. */
-  reached(placeId: string, mechanism: Mechanism, from: Minute, referenceHours: number, air: AirMovement = 'still'): Minute | null {
-    const hours = this.#clock(placeId, mechanism, air).hoursUntil(from / HOUR, referenceHours);
+  reached(placeId: string, mechanism: Mechanism, from: Minute, referenceHours: number, air?: AirMovement): Minute | null {
+    const hours = this.#clock(placeId, mechanism, air ?? this.#conditions[placeId]?.air ?? 'still').hoursUntil(from / HOUR, referenceHours);
     return hours === null ? null : from + hours * HOUR;
   }
 
@@ -139,7 +156,7 @@ export class DryingClocks {
 
   /** Reference hours passed between two moments. */
   progress(placeId: string, mechanism: Mechanism, from: Minute, to: Minute): number {
-    return this.#clock(placeId, mechanism, 'still').progress(from / HOUR, to / HOUR);
+    return this.#clock(placeId, mechanism, this.#conditions[placeId]?.air ?? 'still').progress(from / HOUR, to / HOUR);
   }
 
   #clock(placeId: string, mechanism: Mechanism, air: AirMovement): DryingClock {

@@ -23,13 +23,24 @@ export type Stage = 'touch' | 'coatFrom' | 'layerFrom' | 'again' | 'flat' | 'tap
 
 export type Moment = { readonly at: Minute | null; readonly source: 'own' | 'label' | 'default'; readonly referenceHours: number | null };
 
+/** The line of a label that speaks of each stage. */
+export const ON_LABEL = {
+  touch: 'touchMin',
+  coatFrom: 'coatFromMin',
+  layerFrom: 'layerFromMin',
+  again: 'againMin',
+  flat: 'flatMin',
+  tape: 'tapeSafeMin',
+  handle: 'handleMin',
+  fit: 'fitMin',
+  cure: 'cureMin',
+} as const satisfies Record<Stage, keyof Label>;
+
 const EARLY: readonly Stage[] = ['touch', 'coatFrom', 'layerFrom'];
 
 /** Reference hours of a stage: label first, then the family; null where the family never reaches it. */
 export function referenceHours(drying: FamilyDrying, stage: Stage, label?: Label): { hours: number | null; source: 'label' | 'default' } {
-  const fromLabel = { coatFrom: label?.coatFromMin, tape: label?.tapeSafeMin, handle: label?.handleMin }[
-    stage as 'coatFrom' | 'tape' | 'handle'
-  ];
+  const fromLabel = label?.[ON_LABEL[stage]];
   if (fromLabel !== undefined) return { hours: fromLabel / 60, source: 'label' };
   if (stage === 'again') return { hours: againHours(drying), source: 'default' };
   return { hours: drying[stage], source: 'default' };
@@ -88,7 +99,7 @@ export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   const shuts = windowShuts(film, clocks);
   const again = at('again');
   // Families that ask for a scuff have no shut gap: past the window they are dry and want keying.
-  const dry = drying.again === 'scuff' ? shuts : again;
+  const dry = drying.again === 'scuff' && film.label?.againMin === undefined ? shuts : again;
   return {
     opens: at('coatFrom'),
     shuts,

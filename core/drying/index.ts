@@ -1,3 +1,4 @@
+export { AIDS, type AirChange, changedAir } from './aids.ts';
 export {
   airAt,
   type AirNow,
@@ -20,9 +21,13 @@ export {
   type FilmTimes,
   filmTimes,
   type Moment,
+  ON_LABEL,
   referenceHours,
   type Stage,
   stageReached,
   windowShuts,
 } from './film.ts';
 export { USUAL_AIR, usualPlace } from './usualAir.ts';
+export { cureLimit, type ForcedCure, forcedCure, sunSurface } from './forcedCure.ts';
+export { type Logged, readLoggerCsv } from './loggerCsv.ts';
+export { seriesAt } from './series.ts';

@@ -18,6 +18,8 @@ export const laidCoatSchema = z.strictObject({
   lab: labSchema,
   hand: handSchema,
   filmUm: z.number().min(0).max(1000),
+  /** The surface was keyed first. */
+  scuffed: z.boolean().optional(),
   placeId: idSchema,
   ml: z.number().min(0).max(5000).optional(),
 });
@@ -100,6 +102,20 @@ export const eventSchema = z.discriminatedUnion('kind', [
     outcome: stripOutcomeSchema,
     dwellMinutes: dwellSchema,
   }),
+  /** What became of a joint on a tile of a sample board, judged dry. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('tile'),
+    pieceId: idSchema,
+    partId: idSchema,
+    /** The upper layer of the joint. */
+    layerId: idSchema,
+    outcome: z.enum(['held', 'softened', 'lifted']),
+    note: z.string().trim().max(200).optional(),
+    pictureId: idSchema.optional(),
+  }),
+  /** The learned factor of a product is forgotten from here on. */
+  z.strictObject({ ...head, kind: z.literal('forget'), productId: idSchema }),
   /** A check that was not passed; a pass is the done step it guards. */
   z.strictObject({
     ...head,

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { momentSchema } from './basics.ts';
 import { eventSchema } from './event.ts';
 import { canSchema, offerSchema, productSchema, sheetSchema, shopSchema } from './paint.ts';
-import { pieceSchema } from './piece.ts';
-import { agreedSchema, placeSchema, readingSchema, workshopSchema } from './workshop.ts';
+import { pieceSchema, systemSchema } from './piece.ts';
+import { agreedSchema, airSeriesSchema, placeSchema, readingSchema, workshopSchema } from './workshop.ts';
 
 export const FORMAT = 'enamelos-workshop';
 export const FORMAT_VERSION = 1;
@@ -20,6 +20,8 @@ export const COLLECTIONS = {
   offers: offerSchema,
   pieces: pieceSchema,
   agreed: agreedSchema,
+  airSeries: airSeriesSchema,
+  systems: systemSchema,
 } as const;
 export type Collection = keyof typeof COLLECTIONS;
 export type FactOf<C extends Collection> = z.infer<(typeof COLLECTIONS)[C]>;
@@ -38,6 +40,9 @@ export const factsSchema = z.strictObject({
   offers: z.array(offerSchema),
   pieces: z.array(pieceSchema),
   agreed: z.array(agreedSchema).max(1),
+  /** Absent in files written before loggers and forecasts were read. */
+  airSeries: z.array(airSeriesSchema).default([]),
+  systems: z.array(systemSchema).default([]),
   events: z.array(eventSchema),
 });
 export type Facts = z.infer<typeof factsSchema>;
@@ -147,6 +152,8 @@ export function brokenReference(facts: Facts): Problem | null {
   }
   for (const [i, reading] of facts.readings.entries())
     if (!places.has(reading.placeId)) return missing('place', reading.placeId, `facts.readings.${i}.placeId`);
+  for (const [i, series] of facts.airSeries.entries())
+    if (!places.has(series.placeId)) return missing('place', series.placeId, `facts.airSeries.${i}.placeId`);
   for (const [i, product] of facts.products.entries())
     if (!sheets.has(product.sheetId)) return missing('sheet', product.sheetId, `facts.products.${i}.sheetId`);
   for (const [i, can] of facts.cans.entries())
@@ -155,6 +162,10 @@ export function brokenReference(facts: Facts): Problem | null {
     if (!products.has(offer.productId)) return missing('product', offer.productId, `facts.offers.${i}.productId`);
     if (!shops.has(offer.shopId)) return missing('shop', offer.shopId, `facts.offers.${i}.shopId`);
   }
+  for (const [i, system] of facts.systems.entries())
+    for (const [k, layer] of system.layers.entries())
+      if (layer.productId !== undefined && !products.has(layer.productId))
+        return missing('product', layer.productId, `facts.systems.${i}.layers.${k}.productId`);
   for (const [i, piece] of facts.pieces.entries()) {
     for (const [k, part] of piece.parts.entries()) {
       for (const [m, layer] of part.layers.entries()) {
@@ -178,5 +189,7 @@ export const EMPTY_FACTS: Facts = {
   offers: [],
   pieces: [],
   agreed: [],
+  airSeries: [],
+  systems: [],
   events: [],
 };

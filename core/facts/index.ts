@@ -10,7 +10,9 @@ export { shiftFile } from './shift.ts';
 export * from './teardown.ts';
 export {
   type Agreed,
+  type AirSeries,
   agreedSchema,
+  airSeriesSchema,
   freeHoursSchema,
   type Place,
   placeSchema,

@@ -87,6 +87,10 @@ export type Aim = z.infer<typeof aimSchema>;
 export const limitSchema = z.enum(['outside', 'inside-too', 'to-bare']);
 export type Limit = z.infer<typeof limitSchema>;
 
+/** Sheen by its usual names, dullest first. */
+export const sheenSchema = z.enum(['flat', 'satin', 'semi-gloss', 'gloss']);
+export type Sheen = z.infer<typeof sheenSchema>;
+
 export const looksLikeSchema = z.enum([
   'cast-body',
   'pressed-toy',

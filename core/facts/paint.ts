@@ -2,23 +2,64 @@ import { z } from 'zod';
 import { dateSchema, idSchema, labSchema, momentSchema, moneySchema, nameSchema, volumeSchema } from './basics.ts';
 import { familySchema, handSchema, roleSchema } from './names.ts';
 
-const minutesSchema = z.number().min(0, 'Minutes are not negative.').max(200_000);
+const minutesSchema = z.number().min(0, 'Minutes are not negative.').max(200_000, 'That is more than four months. Was it hours?');
+const ratioSchema = z.number().min(0, 'Parts are not negative.').max(20, 'At most 20 parts to one.');
 
 /** What the can's own label says; anything absent falls back to the family default. */
 export const labelSchema = z
   .strictObject({
+    touchMin: minutesSchema.optional(),
     coatFromMin: minutesSchema.optional(),
     coatUntilMin: minutesSchema.optional(),
+    /** Another product on top, from then. */
+    layerFromMin: minutesSchema.optional(),
+    /** After the window has shut, from then again. */
+    againMin: minutesSchema.optional(),
+    flatMin: minutesSchema.optional(),
     tapeSafeMin: minutesSchema.optional(),
     handleMin: minutesSchema.optional(),
+    fitMin: minutesSchema.optional(),
+    cureMin: minutesSchema.optional(),
     filmUm: z.number().positive('A film is above 0 µm.').max(500, 'A coat is at most 500 µm.').optional(),
     solids: z.number().positive('Solids are above 0 %.').max(1, 'Solids are at most 100 %.').optional(),
+    minC: z.number().min(-20).max(60).optional(),
+    maxC: z.number().min(-20).max(60).optional(),
     maxRh: z.number().min(20).max(100).optional(),
+    /** Gloss units at 60°, 0 to 100. */
+    gloss: z.number().min(0, 'Gloss is 0 to 100 units.').max(100, 'Gloss is 0 to 100 units.').optional(),
+    /** Parts of reducer to one part of paint, by volume: least, usual, most. */
+    thinning: z.strictObject({ least: ratioSchema, usual: ratioSchema, most: ratioSchema }).optional(),
+    /** Parts of hardener to one part of paint, by volume, and gloss units it adds at the most. */
+    hardener: z
+      .strictObject({
+        parts: ratioSchema,
+        least: ratioSchema.optional(),
+        most: ratioSchema.optional(),
+        glossAtMost: z.number().min(-60).max(60).optional(),
+      })
+      .optional(),
+    inductionMin: minutesSchema.optional(),
+    potLifeMin: minutesSchema.optional(),
+    /** How its coats go on. */
+    pattern: z.enum(['mist-then-wet', 'one-wet']).optional(),
+    /** Families the label says it must not go over. */
+    notOver: z.array(familySchema).max(25).optional(),
+    /** Families the label names as fit below it. */
+    over: z.array(familySchema).max(25).optional(),
   })
-  .refine(
-    (label) => label.coatUntilMin === undefined || label.coatFromMin === undefined || label.coatFromMin < label.coatUntilMin,
-    'The recoat window closes before it opens. Check the two times on the label.',
-  );
+  .superRefine((label, context) => {
+    const wrong = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
+    const { coatFromMin, coatUntilMin, againMin, potLifeMin, inductionMin, minC, maxC, thinning } = label;
+    if (coatUntilMin !== undefined && coatFromMin !== undefined && coatFromMin >= coatUntilMin)
+      wrong('coatUntilMin', 'The recoat window closes before it opens. Check the two times on the label.');
+    if (againMin !== undefined && coatUntilMin !== undefined && againMin < coatUntilMin)
+      wrong('againMin', 'It reopens before it has shut. Check the times on the label.');
+    if (potLifeMin !== undefined && inductionMin !== undefined && potLifeMin <= inductionMin)
+      wrong('potLifeMin', 'The pot life is over before the induction is. Check the two times.');
+    if (minC !== undefined && maxC !== undefined && minC >= maxC) wrong('maxC', 'The warmest is below the coldest. Check the range.');
+    if (thinning && !(thinning.least <= thinning.usual && thinning.usual <= thinning.most))
+      wrong('thinning', 'Parts of reducer go from least over usual to most.');
+  });
 export type Label = z.infer<typeof labelSchema>;
 
 /** What a product range shares. */
@@ -29,6 +70,8 @@ export const sheetSchema = z.strictObject({
   role: roleSchema,
   hand: handSchema,
   thinner: familySchema.optional(),
+  /** How it comes: sprayed from its can, or from a bottle or tin that is thinned. */
+  form: z.enum(['aerosol', 'bottle', 'tin']).optional(),
   forPlastics: z.boolean(),
   isocyanate: z.boolean(),
   label: labelSchema,

@@ -7,6 +7,7 @@ import {
   familySchema,
   finishSchema,
   limitSchema,
+  sheenSchema,
   looksLikeSchema,
   materialSchema,
   portraitSchema,
@@ -57,6 +58,8 @@ export const zoneSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   bare: z.string().max(80).optional(),
+  /** The gloss wanted here, judged after dry-down. */
+  sheen: sheenSchema.optional(),
 });
 export type Zone = z.infer<typeof zoneSchema>;
 
@@ -78,12 +81,22 @@ export const layerSchema = z
     flatAfter: z.int().min(80).max(3000).optional(),
     /** Mist coats first: the mend for a care joint below. */
     mistFirst: z.boolean().optional(),
+    /** May be left out: the plan says until when it is cheap. */
+    optional: z.boolean().optional(),
   })
   .refine(
     (layer) => (layer.productId === undefined) !== (layer.wanted === undefined),
     'A layer names a product or what is wanted, one of the two.',
   );
 export type Layer = z.infer<typeof layerSchema>;
+
+/** A stack saved to be used again: layers that cover all of a part. */
+export const systemSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  layers: z.array(layerSchema).min(1, 'A system has at least one layer.').max(20),
+});
+export type System = z.infer<typeof systemSchema>;
 
 export const partSchema = z
   .strictObject({
@@ -112,6 +125,8 @@ export const partSchema = z
     toldBy: materialTestSchema.optional(),
     /** Layers of old paint that show at a chip. */
     oldCoats: z.int('Layers are whole.').min(1).max(12).optional(),
+    /** Lit from inside: light is blocked, then white inside, leak test before it closes. */
+    lit: z.boolean().optional(),
     /** The part it belongs to, where it is a sub-assembly's. */
     within: idSchema.optional(),
     /** Reached bare steel is either primed at once or treated with phosphoric metal prep; absent: as advised. */
@@ -215,6 +230,8 @@ export const pieceSchema = z
     wishes: wordsSchema.optional(),
     /** How the factory did it: sprayed assembled or apart, what was left bare, where colours met. */
     factory: wordsSchema.optional(),
+    /** A sample board: its parts are tiles, planned like any part, judged dry at the end. */
+    board: z.strictObject({ varies: z.enum(['joint', 'ground', 'coats', 'clear', 'wait']), forPieceId: idSchema.optional() }).optional(),
     spares: z
       .array(z.strictObject({ id: idSchema, name: nameSchema }))
       .max(60)

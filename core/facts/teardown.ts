@@ -32,6 +32,8 @@ export const fasteningSchema = z.strictObject({
   /** Screw × length, which glue, which side is the good one. */
   note: z.string().trim().max(120),
   heads: z.enum(['repaint', 'replace', 'leave']).optional(),
+  /** Room between the two faces before paint, µm: what the film takes is reckoned against it. */
+  gapUm: z.number().min(0).max(5000, 'A gap is at most 5 mm (5000 µm).').optional(),
   /** Reached only while this part is off. */
   behind: idSchema.optional(),
 });

@@ -64,6 +64,25 @@ export const readingSchema = z.strictObject({
 });
 export type Reading = z.infer<typeof readingSchema>;
 
+/** Hourly air of a place: what a real logger recorded, or what a forecast says. Hours it knows nothing of are null. */
+export const airSeriesSchema = z
+  .strictObject({
+    id: idSchema,
+    placeId: idSchema,
+    from: z.enum(['logger', 'forecast']),
+    start: momentSchema,
+    tempC: z
+      .array(z.number().min(-40).max(60).nullable())
+      .min(1)
+      .max(24 * 400),
+    rh: z
+      .array(z.number().min(1).max(100).nullable())
+      .min(1)
+      .max(24 * 400),
+  })
+  .refine((series) => series.tempC.length === series.rh.length, 'Temperature and humidity are of the same length.');
+export type AirSeries = z.infer<typeof airSeriesSchema>;
+
 /** Sessions a person has seen and agreed: step key to start. Replans stay near and say what moved. */
 export const agreedSchema = z.strictObject({
   id: z.literal('agreed'),

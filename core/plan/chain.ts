@@ -87,7 +87,11 @@ export class StepChain {
   }
 
   isDone(draft: Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>): boolean {
-    return this.#context.history.done.has(this.#keys(draft)[0]);
+    return this.doneAt(draft) !== null;
+  }
+
+  doneAt(draft: Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>): Minute | null {
+    return this.#context.history.done.get(this.#keys(draft)[0])?.at ?? null;
   }
 
   /**

@@ -1,6 +1,6 @@
-import { coatAmount, coatMinutes } from '#core/amounts/index';
-import { type JointVerdict, serviceFinding, type StackJoint, stackJoint, worseOf } from '#core/coats/index';
-import { familyDrying } from '#core/drying/index';
+import { coatAmount, coatMinutes, mixFor } from '#core/amounts/index';
+import { joint as jointVerdict, type JointVerdict, serviceFinding, type StackJoint, stackJoint, worseOf } from '#core/coats/index';
+import { familyDrying, filmState } from '#core/drying/index';
 import type { Family, Layer, Part } from '#core/facts/index';
 import { maskMinutes, type OrderAnswer } from '#core/masking/index';
 import { coatHazards, type Hazard, isSolventBorne } from '#core/safety/index';
@@ -8,8 +8,8 @@ import { areaMm2, paintedFaces } from '#core/survey/index';
 import type { Gap } from '#core/schedule/index';
 import { HOUR } from '#core/units/index';
 import type { StepChain } from './chain.ts';
-import type { PlannedFilm } from './films.ts';
-import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff } from './gaps.ts';
+import { type PlannedFilm, type Ref, timesOf } from './films.ts';
+import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff, withinPotLife } from './gaps.ts';
 import { layersInOrder, type PlacedLayer } from './layerOrder.ts';
 import { PartFilms } from './partFilms.ts';
 import { KEPT_PAINT } from './stripChoice.ts';
@@ -23,6 +23,10 @@ const TAPE_PRICE_A_METRE = 20;
 const FLASH_RUST_MINUTES = 4 * HOUR;
 const KEPT_CLEAN_MINUTES = 24 * HOUR;
 const TAPE_STAYS_MINUTES = 24 * HOUR;
+const MIX_MINUTES = 4;
+/** Numbers of mixes made again, clear of those of later coats. */
+const MIX_ATTEMPT = 100;
+const CUP_PRICE = 15;
 
 type Tail = Omit<Gap, 'to'>;
 
@@ -142,6 +146,7 @@ export class CoatBuilder {
       ),
     );
     const amount = coatAmount(faces, resolved, resolved.hand);
+    const mixed = this.#mix(placed, amount.mlPerCoat, doneCoats);
     for (let number = doneCoats + 1; number <= resolved.layer.coats; number++) {
       const first = number === 1;
       const mist = first && (resolved.layer.mistFirst || this.#joint(placed)?.verdict === 'care');
@@ -182,11 +187,50 @@ export class CoatBuilder {
           because: amount.holds === 'sweeps' ? 'A can empties by time: the sweeps decide the amount.' : 'The film decides the amount.',
           source: resolved.filmSource,
         },
-        first ? [...this.#firstCoatGaps(placed), ...masked] : [nextCoat(this.#films.top(placed), this.#context.clocks)],
+        [
+          ...(first ? [...this.#firstCoatGaps(placed), ...masked] : [nextCoat(this.#films.top(placed), this.#context.clocks)]),
+          ...(mixed ? [withinPotLife(mixed, resolved.label ?? {}, this.#context)] : []),
+        ],
       );
       this.#films.lay(placed, ref, first);
     }
     this.#finishLayer(placed, keepers, true);
+  }
+
+  /** A two-part paint is mixed before its coats: induction first, and all of it on within its pot life. */
+  #mix(placed: PlacedLayer, mlPerCoat: number, doneCoats: number): Ref | null {
+    const { resolved, index, zones } = placed;
+    const { hardener, potLifeMin, inductionMin } = resolved.label ?? {};
+    if (!hardener && potLifeMin === undefined && inductionMin === undefined) return null;
+    const coats = resolved.layer.coats - doneCoats;
+    const mix = mixFor({
+      needMl: mlPerCoat * coats,
+      label: resolved.label ?? {},
+      own: resolved.family,
+      ...(resolved.thinner ? { thinner: resolved.thinner } : {}),
+    });
+    const cups = mix.parts.map((part) => `${part.what} ${part.ml.toFixed(1)} mL (${part.grams.toFixed(1)} g)`).join(', ');
+    const attempt = this.#freshMix(index, doneCoats + 1, potLifeMin);
+    return this.#chain.add({
+      stage: 'mix',
+      layerIndex: index,
+      number: attempt,
+      zones,
+      title: `Mix ${resolved.name}`,
+      minutes: MIX_MINUTES,
+      detail: `${cups}${inductionMin ? `; let it stand ${inductionMin} min` : ''}`,
+      hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
+      because: mix.warnings.join(' ') || 'Mixed by weight or by the cup’s marks, a fifth more than the coats take.',
+      source: 'label',
+      consumables: CUP_PRICE,
+    });
+  }
+
+  /** A mix whose pot life is over without its coats is made again. */
+  #freshMix(layerIndex: number, number: number, potLifeMin: number | undefined): number {
+    const at = this.#chain.doneAt({ stage: 'mix', layerIndex, number });
+    const spoiled = at !== null && potLifeMin !== undefined && this.#context.now > at + potLifeMin;
+    return spoiled ? this.#freshMix(layerIndex, number + MIX_ATTEMPT, potLifeMin) : number;
   }
 
   #sleepersBreatheIt(family: Family): boolean {
@@ -213,7 +257,13 @@ export class CoatBuilder {
     for (const under of this.#films.under(placed)) {
       const joint = this.#inService(
         placed,
-        stackJoint(this.#group.lead.material, under.film ?? (this.#keepsPaint ? KEPT_PAINT : null), placed.resolved, true),
+        stackJoint(
+          this.#group.lead.material,
+          under.film ?? (this.#keepsPaint ? KEPT_PAINT : null),
+          placed.resolved,
+          true,
+          this.#context.evidence,
+        ),
       );
       for (const part of this.#group.parts) {
         const ownLayer = (id: string) => part.layers[this.#group.lead.layers.findIndex((layer) => layer.id === id)]?.id ?? id;
@@ -223,10 +273,25 @@ export class CoatBuilder {
           belowLayerId: under.film ? ownLayer(under.film.layerId) : null,
           joint,
           laid,
+          ...(under.film && !laid ? this.#thisMinute(under.film, joint) : {}),
         });
       }
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
     }
+  }
+
+  /** A laid film now: the verdict that a coat would meet this minute, whatever the plan waits for. */
+  #thisMinute(film: PlannedFilm, joint: StackJoint): Pick<JointOfPart, 'now'> {
+    if (!('at' in film.last)) return {};
+    const { clocks, now } = this.#context;
+    const state = filmState(
+      timesOf(film, clocks, () => now),
+      now,
+    );
+    const drying = familyDrying(film.family);
+    const hours = clocks.progress(film.placeId, drying.mechanism, film.last.at, Math.max(now, film.last.at));
+    const answer = jointVerdict({ ...joint.below, state, scuffed: film.flatted, ...(state === 'fresh' ? { hours } : {}) }, joint.above);
+    return { now: { state, answer } };
   }
 
   /** The last film of a zone is judged against what the part has to serve; own evidence cannot lift that. */
@@ -257,7 +322,7 @@ export class CoatBuilder {
   #firstCoatGaps(placed: PlacedLayer): Tail[] {
     return this.#films.under(placed).flatMap(({ film }) => {
       if (film) {
-        const joint = stackJoint(this.#group.lead.material, film, placed.resolved, true);
+        const joint = stackJoint(this.#group.lead.material, film, placed.resolved, true, this.#context.evidence);
         return [onFilm(film, joint, this.#context.clocks)];
       }
       const { material } = this.#group.lead;

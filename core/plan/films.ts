@@ -23,6 +23,9 @@ export type PlannedFilm = {
   readonly name: string;
   readonly lab: Lab;
   readonly layerId: string;
+  readonly productId?: string;
+  /** The surface below was keyed before its first coat. */
+  readonly keyed?: boolean;
   readonly label?: Label;
   readonly placeId: string;
   readonly first: Ref;
@@ -95,6 +98,8 @@ export function laidFilms(
         name: coat.name,
         lab: coat.lab,
         layerId: coat.layerId,
+        ...(coat.productId ? { productId: coat.productId } : {}),
+        ...(coat.scuffed ? { keyed: true } : {}),
         label: label(coat),
         placeId: coat.placeId,
         first: { at: coat.at },

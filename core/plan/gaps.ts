@@ -1,9 +1,10 @@
 import type { StackJoint } from '#core/coats/index';
 import { type DryingClocks, familyDrying, type FilmTimes } from '#core/drying/index';
-import { plain } from '#core/facts/index';
+import { type Label, plain } from '#core/facts/index';
 import type { Allowed, Gap } from '#core/schedule/index';
 import { DAY } from '#core/units/index';
 import { clockHours } from './clockHours.ts';
+import type { PlanContext } from './step.ts';
 import { type EndOf, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
 
 /** Gaps between steps as functions of when the earlier one ends: built from the drying clock, never constants. */
@@ -59,6 +60,31 @@ export function beforeFlashRust(ref: Ref, clocks: DryingClocks, placeId: string)
         { from, to: rusts },
         { from: rusts, to: null, scuff: true },
       ];
+    },
+  };
+}
+
+/** From the end of a mix: after its induction, and on before its pot life is over on the clock of that air (q = 2, BRIEF §6). */
+export function withinPotLife(
+  ref: Ref,
+  label: Pick<Label, 'inductionMin' | 'potLifeMin'>,
+  context: Pick<PlanContext, 'clocks' | 'workshop'>,
+): Tail {
+  const steps = stepsOf([ref]);
+  return {
+    from: steps,
+    together: steps,
+    reason: 'everything mixed goes on within its pot life',
+    allowed: (endOf) => {
+      const mixed = resolveRef(ref, endOf);
+      const over =
+        label.potLifeMin === undefined
+          ? null
+          : context.clocks.reached(context.workshop.sprayPlaceId, 'crosslinking', mixed, label.potLifeMin / 60);
+      // Warmth shortens a pot life; cold is never reckoned in its favour.
+      const watch = label.potLifeMin === undefined ? null : mixed + label.potLifeMin;
+      const to = over === null ? watch : Math.min(over, watch ?? over);
+      return [{ from: mixed + (label.inductionMin ?? 0), to }];
     },
   };
 }

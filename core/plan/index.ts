@@ -1,8 +1,11 @@
 export { ask, type AskProblem, QUESTION_NAMES, questionSchemas } from './ask.ts';
 export { type CheckRow, checkRows, planJson } from './check.ts';
+export { type BoardProposal, designBoard, proposeBoard, type Varies } from './boards.ts';
 export { type Drafted, draftPiece, layersOfSystem, type QuickAnswers, type WhereNow } from './draft.ts';
+export { type FilmAhead, filmsAhead, type FilmsAhead } from './filmStages.ts';
 export type { BandOfFilm, HangingPart } from './hanging.ts';
 export { partKey, pieceKey, type Stage } from './keys.ts';
+export { layersMended, type Mended, pricedMends } from './mends.ts';
 export type { PieceMoney } from './money.ts';
 export { plan, type PiecePlan, type Plan, type PlanInput, type PlannedStep } from './plan.ts';
 export { bathsOf, type Preparation, preparationOf } from './preparation.ts';
@@ -15,5 +18,6 @@ export { stripChoice, type StripChoice } from './stripChoice.ts';
 export { readWorkshopFile } from './readWorkshopFile.ts';
 export { type Outlook, outlook, sharpen, type SharpenQuestion } from './sharpen.ts';
 export { type PieceView, planView, type PlanView } from './view.ts';
+export { type WhatIf, type WhatIfAnswer, whatIf } from './whatIf.ts';
 export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
 export { generatedFacts } from './generated.ts';

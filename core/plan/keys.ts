@@ -15,6 +15,7 @@ export type Stage =
   | 'dry-fit'
   | 'clean'
   | 'mask'
+  | 'mix'
   | 'coat'
   | 'unmask'
   | 'flat'

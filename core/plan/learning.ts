@@ -7,10 +7,12 @@ const TACKY_FACTOR = 1.25;
 /** Weight of the family default against observations: k = exp(n/(n+4) × mean ln(observed ÷ predicted)) (BRIEF §8). */
 const PRIOR_WEIGHT = 4;
 
+type LearningContext = Pick<PlanContext, 'history' | 'clocks'>;
+
 const cache = new WeakMap<object, Map<string, number | undefined>>();
 
 /** The person's own factor for a product: how much longer it takes here than predicted; undefined without observations. */
-export function learnedFactor(productId: string, context: PlanContext): number | undefined {
+export function learnedFactor(productId: string, context: LearningContext): number | undefined {
   let known = cache.get(context.history);
   if (!known) {
     known = new Map();
@@ -18,6 +20,17 @@ export function learnedFactor(productId: string, context: PlanContext): number |
   }
   if (!known.has(productId)) known.set(productId, factorFrom(observations(productId, context)));
   return known.get(productId);
+}
+
+export type Learned = { readonly productId: string; readonly factor: number; readonly observations: number };
+
+/** Every product with a factor of its own, and how many touches it rests on. */
+export function learnedProducts(productIds: readonly string[], context: LearningContext): Learned[] {
+  return productIds.flatMap((productId) => {
+    const ratios = observations(productId, context);
+    const factor = factorFrom(ratios);
+    return factor === undefined ? [] : [{ productId, factor, observations: ratios.length }];
+  });
 }
 
 /** k from ratios of observed to predicted, shrunk towards 1. */
@@ -28,10 +41,11 @@ export function factorFrom(ratios: readonly number[]): number | undefined {
 }
 
 /** Observed ÷ predicted of each time a finger touched a film of this product. */
-function observations(productId: string, context: PlanContext): number[] {
+function observations(productId: string, context: LearningContext): number[] {
   const ratios: number[] = [];
+  const forgotten = context.history.events.filter((event) => event.kind === 'forget' && event.productId === productId).at(-1);
   for (const event of context.history.events) {
-    if (event.kind !== 'dryness') continue;
+    if (event.kind !== 'dryness' || (forgotten && toMinute(event.at) <= toMinute(forgotten.at))) continue;
     const coats = context.history.coatsOn(event.pieceId, event.partId, event.zoneId).filter((coat) => coat.at <= toMinute(event.at));
     const top = coats.at(-1);
     if (!top || top.productId !== productId) continue;

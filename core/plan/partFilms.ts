@@ -47,6 +47,7 @@ export class PartFilms {
           name: resolved.name,
           lab: resolved.lab,
           layerId: resolved.layer.id,
+          ...(resolved.product ? { productId: resolved.product.id } : {}),
           label: resolved.label,
           placeId: this.#context.workshop.dryPlaceId,
           first: ref,

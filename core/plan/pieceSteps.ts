@@ -32,7 +32,7 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
   const joints: JointOfPart[] = [];
   const strips = new Map<string, StripChoice>();
   const masking = new Map<string, OrderAnswer>();
-  const teardown = teardownSteps(piece, context);
+  const teardown = piece.board ? [] : teardownSteps(piece, context);
   for (const [index, step] of teardown.entries()) {
     if (index > 0) gaps.push({ ...after(teardown[index - 1].id, 'one thing after the other'), to: step.id });
     steps.push(step);
@@ -44,6 +44,7 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
   let stopped: string | undefined;
   for (const group of groupParts(piece, context.history)) {
     const { chain, coats, strip, surface } = groupSteps(group, context);
+    if (piece.board) addJudging(group, chain, coats.tops, context);
     const first = chain.steps[0];
     if (apart && first) gaps.push({ ...after(apart.id, 'the piece is taken apart first'), to: first.id });
     steps.push(...chain.steps);
@@ -59,7 +60,7 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
     stopped ??= chain.stopped;
   }
   addDryFit(piece, context, surfaces, steps, gaps);
-  const fit = fitStep(piece, context, stopped);
+  const fit = piece.board ? null : fitStep(piece, context, stopped);
   if (fit) {
     steps.push(fit);
     for (const id of lastSteps) gaps.push({ ...after(id, 'every part is finished first'), to: fit.id });
@@ -67,6 +68,22 @@ export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
       gaps.push({ ...onceReached(film, 'fit', context.clocks, `the ${film.name} must take handling and screws`), to: fit.id });
   }
   return { steps, gaps: holdWindowsTogether(steps, gaps), joints, strips, masking, ...(stopped ? { stopped } : {}) };
+}
+
+/** The tiles of a board are judged dry, after dry-down; what they show is evidence from then on. */
+function addJudging(group: PartGroup, chain: StepChain, tops: readonly PlannedFilm[], context: PlanContext): void {
+  chain.add(
+    {
+      stage: 'look',
+      subject: 'tile',
+      title: group.parts.length > 1 ? 'Judge the tiles, dry' : `Judge ${group.lead.name.toLowerCase()}, dry`,
+      minutes: 2 * group.parts.length,
+      detail: 'indoors and out, beside the reference; a tape pull on a scratch shows what holds',
+      because: 'What a tile shows overrules the tables for the same products in the same state.',
+      asks: { kind: 'tile', layerIds: group.lead.layers.map((layer) => layer.id) },
+    },
+    tops.map((film) => onceReached(film, 'fit', context.clocks, `the ${film.name} must be dry to be judged`)),
+  );
 }
 
 type GroupSteps = {

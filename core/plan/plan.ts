@@ -15,6 +15,7 @@ import {
 } from '#core/schedule/index';
 import { withinLimit } from '#core/survey/index';
 import { DAY, type Minute, toMinute } from '#core/units/index';
+import { evidenceOf } from './evidence.ts';
 import { hangingFilms, type HangingPart } from './hanging.ts';
 import { historyOf } from './history.ts';
 import { pieceMoney, type PieceMoney } from './money.ts';
@@ -80,18 +81,21 @@ export type PlanInput = {
   readonly seed?: number;
   /** "I have 45 minutes": the stay that is on now ends after so many. */
   readonly stayMinutes?: number;
+  /** Only the first feasible plan: likely and safe dates are left out. */
+  readonly firstFeasible?: boolean;
 };
 
 /**
  * The whole plan from facts alone: the same facts, moment, air and seed give the same plan everywhere.
  * @throws RangeError without a workshop: there is nobody to plan for yet
  */
-export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes }: PlanInput): Plan {
+export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes, firstFeasible = false }: PlanInput): Plan {
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
   const clocks = new DryingClocks(conditions);
   const history = historyOf(facts);
-  const context: PlanContext = { facts, workshop, now, clocks, history };
+  const evidence = evidenceOf({ facts, clocks, history, conditions });
+  const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
   const built = [...facts.pieces].sort(byUrgency).map((whole) => {
     const { piece, beyond } = withinLimit(whole);
     return { piece, beyond, steps: pieceSteps(piece, context) };
@@ -123,7 +127,7 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes 
     hanging: films,
     sessions: sessionsOf(plannedSteps, free, now),
     pieces: built.map(({ piece, beyond, steps: own }) =>
-      piecePlan(piece, beyond, own, plannedSteps, gaps, result, free, purchases, context, seed),
+      piecePlan(piece, beyond, own, plannedSteps, gaps, result, free, purchases, context, firstFeasible ? null : seed),
     ),
     moments: nextMoments(
       films.flatMap((film) => (film.hung ? [film.hung] : [])),
@@ -187,7 +191,7 @@ function airCheck(
     const product = facts.products.find((candidate) => candidate.id === productId);
     const sheet = facts.sheets.find((candidate) => candidate.id === product?.sheetId);
     const drying = familyDrying(family);
-    const range = sprayRange(drying.early ?? drying.mechanism, family, sheet?.label.maxRh);
+    const range = sprayRange(drying.early ?? drying.mechanism, family, sheet?.label);
     const name = `${range.minC} ${range.maxC} ${range.maxRh}`;
     return (at) => {
       const key = `${name} ${Math.floor(at / 15)}`;
@@ -246,12 +250,13 @@ function piecePlan(
   free: readonly FreeInterval[],
   purchases: Purchases,
   context: PlanContext,
-  seed: number,
+  /** Null: no runs for likely and safe dates. */
+  seed: number | null,
 ): PiecePlan {
   const steps = all.filter((step) => step.pieceId === piece.id);
   const placed = steps.filter((step) => step.placed !== null).sort((a, b) => (a.placed as Placed).start - (b.placed as Placed).start);
   const complete = steps.length > 0 && placed.length === steps.length;
-  const dates = complete ? pieceDates(steps, gaps, result.placed, free, seed) : null;
+  const dates = complete && seed !== null ? pieceDates(steps, gaps, result.placed, free, seed) : null;
   const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
   const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
   return {

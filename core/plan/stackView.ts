@@ -1,4 +1,12 @@
-import { coatsToHide, FLATTING_TAKES_UM, finestRelief, groundSuits, reliefEffect, resolveLayer } from '#core/coats/index';
+import {
+  coatsToHide,
+  FLATTING_TAKES_UM,
+  finestRelief,
+  groundSuits,
+  reliefEffect,
+  type ResolvedLayer,
+  resolveLayer,
+} from '#core/coats/index';
 import type { Lab, Part, Piece } from '#core/facts/index';
 import { coatAmount } from '#core/amounts/index';
 import { paintedFaces } from '#core/survey/index';
@@ -33,6 +41,8 @@ export type StackView = {
   readonly reliefUm: number | null;
   readonly reliefText: string;
   readonly needs: readonly string[];
+  /** Steps at tape lines: how high the later colour stands, µm. */
+  readonly edgeSteps: readonly { readonly zones: string; readonly um: number }[];
 };
 
 /** The stack of a part in the order it is laid, with film total, hiding, amounts and what is still missing on top. */
@@ -89,7 +99,29 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     reliefUm,
     reliefText: reliefEffect(filmUm, reliefUm).text,
     needs: [...openNeeds(part, context), ...darkGrounds],
+    edgeSteps: part.edges.flatMap((edge) => {
+      const place = (id: string) => part.zones.findIndex((zone) => zone.id === id);
+      const [a, b] = [place(edge.a), place(edge.b)];
+      const colour = colourUm(layers, a, b);
+      return colour > 0 ? [{ zones: `${part.zones[a].name} to ${part.zones[b].name}`, um: colour }] : [];
+    }),
   };
+}
+
+/** The film of the layer that ends at an edge: what covers one of its zones and not the other, the thickest of them. */
+function colourUm(layers: ReturnType<typeof layersInOrder>['layers'], a: number, b: number): number {
+  const ending = layers.filter(({ zones }) => zones.includes(a) !== zones.includes(b));
+  return Math.max(0, ...ending.map(({ resolved }) => resolved.layer.coats * resolved.filmUm));
+}
+
+/** A lit part blocks its light first, then is white inside (BRIEF §2). */
+function litNeeds(layers: readonly ResolvedLayer[]): string[] {
+  const blocks = layers.findIndex((layer) => layer.lab.l < 25 || layer.role === 'metallic');
+  const white = layers.findIndex((layer, index) => index > blocks && layer.lab.l > 88 && layer.role !== 'clear');
+  return [
+    ...(blocks < 0 ? ['It is lit from inside: a black or silver coat first blocks the light.'] : []),
+    ...(blocks >= 0 && white < 0 ? ['It is lit from inside: white over the light block throws the light out.'] : []),
+  ];
 }
 
 /** What the stack as a whole still needs: clear over basecoat and candy (BRIEF §6, rule 8). */
@@ -99,6 +131,7 @@ function openNeeds(part: Part, context: PlanContext): string[] {
   if (layers.length === 0 && part.zones.some((zone) => zone.bare === undefined))
     needs.push('No coats yet: start from one of the three systems.');
   const last = layers.at(-1);
+  if (part.lit) needs.push(...litNeeds(layers));
   const needy = layers.find((layer) => ['waterborne-base', 'solvent-base', 'candy'].includes(layer.family));
   if (needy && last?.role !== 'clear') needs.push(`${needy.name} is no finish by itself: it needs a clear on top.`);
   return needs;

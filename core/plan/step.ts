@@ -1,5 +1,5 @@
-import type { StackJoint } from '#core/coats/index';
-import type { DryingClocks } from '#core/drying/index';
+import type { Evidence, JointAnswer, StackJoint } from '#core/coats/index';
+import type { DryingClocks, FilmState } from '#core/drying/index';
 import type { Facts, Family, Hand, Lab, Part, Piece, Role, Source, StripMethod, Workshop } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import type { Gap } from '#core/schedule/index';
@@ -32,7 +32,9 @@ export type Step = {
   /** Minutes after the stripper went on at which one looks. */
   readonly looks?: readonly number[];
   /** How it came out is asked at the bench: it decides what follows. */
-  readonly asks?: { readonly kind: 'stripped' | 'patch'; readonly method: StripMethod; readonly application: number };
+  readonly asks?:
+    | { readonly kind: 'stripped' | 'patch'; readonly method: StripMethod; readonly application: number }
+    | { readonly kind: 'tile'; readonly layerIds: readonly string[] };
   /** Consumables used, minor units of money. */
   readonly consumables: number;
   /** Not before, from a parcel or a purchase. */
@@ -67,6 +69,8 @@ export type JointOfPart = {
   readonly joint: StackJoint;
   /** Laid already: the verdict is history. */
   readonly laid: boolean;
+  /** What it would be this very minute, where the film below is laid already. */
+  readonly now?: { readonly state: FilmState; readonly answer: JointAnswer };
 };
 
 /** Everything the step builders read. */
@@ -76,6 +80,8 @@ export type PlanContext = {
   readonly now: Minute;
   readonly clocks: DryingClocks;
   readonly history: History;
+  /** What boards and finished jobs have shown of joints. */
+  readonly evidence: readonly Evidence[];
 };
 
 /** Parts of a piece that go through the same steps at the same times. */

@@ -1,7 +1,7 @@
 import type { Conditions } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
-import { plan } from './plan.ts';
+import { type Plan, plan } from './plan.ts';
 
 /** Another way to go on: the facts as they would be. */
 export type Way = { readonly label: string; readonly facts: Facts };
@@ -19,18 +19,21 @@ export type PricedWay = {
 
 /** Plans each way and says what it costs in dates, money and minutes; the first is what the others are compared with. */
 export function priceWays(ways: readonly Way[], pieceId: string, now: Minute, conditions: Conditions): PricedWay[] {
-  return ways.map(({ label, facts }) => {
-    const own = plan({ facts, now, conditions }).pieces.find((piece) => piece.pieceId === pieceId);
-    return {
-      label,
-      likely: own?.likely ?? null,
-      safe: own?.safe ?? null,
-      money: own?.money.total ?? 0,
-      minutes: own?.attendedMinutes ?? 0,
-      sessions: own?.sessions ?? 0,
-      stopped: own?.stopped ?? null,
-    };
-  });
+  return ways.map(({ label, facts }) => pricedOf(label, plan({ facts, now, conditions }), pieceId));
+}
+
+/** What a plan says of one piece, as a way among others. */
+export function pricedOf(label: string, result: Plan, pieceId: string): PricedWay {
+  const own = result.pieces.find((piece) => piece.pieceId === pieceId);
+  return {
+    label,
+    likely: own?.likely ?? null,
+    safe: own?.safe ?? null,
+    money: own?.money.total ?? 0,
+    minutes: own?.attendedMinutes ?? 0,
+    sessions: own?.sessions ?? 0,
+    stopped: own?.stopped ?? null,
+  };
 }
 
 /** The facts with one piece put in the place of the one of its id. */

@@ -93,7 +93,13 @@ export function fitStep(piece: Piece, context: PlanContext, stopped: string | un
     detail: ['moves, closes, sits level; after-photos in the same views', ...behind.map(({ text }) => text)].join('; '),
     hazards: [...(toy ? (['toy'] as const) : []), ...(piece.mains ? (['mains'] as const) : [])],
     because: 'Parts go together once the film takes screws and sliding.',
-    checks: ['It rolls or turns freely', 'Doors and lids close', 'It sits level', 'No bare metal inside screw holes'],
+    checks: [
+      ...(piece.parts.some((part) => part.lit) ? ['Lit at its working voltage in the dark: no light leaks'] : []),
+      'It rolls or turns freely',
+      'Doors and lids close',
+      'It sits level',
+      'No bare metal inside screw holes',
+    ],
     ...(stopped ? { stopped } : {}),
     ...(late ? { notBefore: late.at, notBeforeWhy: late.why } : {}),
   });

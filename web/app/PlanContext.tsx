@@ -3,7 +3,7 @@ import type { Facts, Piece, Workshop } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { planner } from '../workers/planner.ts';
-import { useFacts } from './useFacts.ts';
+import { showsNow, useFacts } from './useFacts.ts';
 
 export type Planned = {
   readonly facts: Facts;
@@ -53,7 +53,9 @@ export function PlanProvider({
     const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
     planner.plan(facts, now, stayMinutes).then((plan) => {
-      if (request === newest.current) setResult({ plan, facts });
+      if (request !== newest.current) return;
+      showsNow(facts);
+      setResult({ plan, facts });
     });
   }, [facts, minute, stayMinutes]);
 

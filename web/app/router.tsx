@@ -19,6 +19,7 @@ export const router = createBrowserRouter([
       },
       { path: 'board', lazy: async () => ({ Component: (await import('../screens/drying-board/DryingBoard.tsx')).DryingBoard }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
+      { path: 'shelf/sheets/:sheetId', lazy: async () => ({ Component: (await import('../screens/shelf/SheetPage.tsx')).SheetPage }) },
       { path: 'buying', lazy: async () => ({ Component: (await import('../screens/buying/Buying.tsx')).Buying }) },
       { path: 'colour', lazy: async () => ({ Component: (await import('../screens/colour/Colours.tsx')).Colours }) },
       { path: 'log', lazy: async () => ({ Component: (await import('../screens/log/Log.tsx')).Log }) },

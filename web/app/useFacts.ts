@@ -2,6 +2,7 @@ import type { Collection, FactOf, Facts, LogEvent } from '#core/facts/index';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
 import { NO_SNAPSHOT, type ProblemDetails, useWorkshopQuery, workshopApi, type Write } from '../api/workshopApi.ts';
+import { rebased } from './rebase.ts';
 import { queued, sent, serverAway } from './outbox.ts';
 import { store, useAppSelector } from './store.ts';
 
@@ -26,17 +27,25 @@ export function tellProblem(error: unknown): void {
 
 /** Saving, removing and undoing of facts, each with an undo offered instead of a question. */
 export function useSaving() {
-  const save = useCallback(async <C extends Collection>(collection: C, value: FactOf<C>, said?: string): Promise<boolean> => {
-    const revision = currentRevision(collection, value.id);
-    try {
-      const answer = await store.dispatch(workshopApi.endpoints.putFact.initiate({ collection, value, revision } as Write)).unwrap();
-      if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
-      return true;
-    } catch (error) {
-      tellProblem(error);
-      return false;
-    }
-  }, []);
+  const save = useCallback(
+    <C extends Collection>(collection: C, value: FactOf<C>, said?: string): Promise<boolean> =>
+      inTurn(`${collection}/${value.id}`, async () => {
+        const fact = onNewest(collection, value);
+        const revision = currentRevision(collection, value.id);
+        try {
+          const answer = await store
+            .dispatch(workshopApi.endpoints.putFact.initiate({ collection, value: fact, revision } as Write))
+            .unwrap();
+          noteSaved(collection, fact, answer.revision);
+          if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
+          return true;
+        } catch (error) {
+          tellProblem(error);
+          return false;
+        }
+      }),
+    [],
+  );
 
   const remove = useCallback(async (collection: Collection, id: string, said: string): Promise<boolean> => {
     try {
@@ -52,6 +61,45 @@ export function useSaving() {
   }, []);
 
   return { save, remove };
+}
+
+/** What the screens show just now: edits are made on it, and put onto what is newest when they are saved. */
+let shown: Facts | null = null;
+
+export function showsNow(facts: Facts): void {
+  shown = facts;
+}
+
+function factIn<C extends Collection>(facts: Facts | null | undefined, collection: C, id: string): FactOf<C> | undefined {
+  return (facts?.[collection] as readonly FactOf<C>[] | undefined)?.find((fact) => fact.id === id);
+}
+
+function onNewest<C extends Collection>(collection: C, value: FactOf<C>): FactOf<C> {
+  const newest = factIn(workshopApi.endpoints.workshop.select()(store.getState()).data?.facts, collection, value.id);
+  const base = factIn(shown, collection, value.id);
+  return newest && base ? rebased(base, value, newest) : value;
+}
+
+/** The answer is known here before the next fetch, so that the next edit builds on it. */
+function noteSaved<C extends Collection>(collection: C, fact: FactOf<C>, revision: number): void {
+  store.dispatch(
+    workshopApi.util.updateQueryData('workshop', undefined, (draft) => {
+      const list = draft.facts[collection] as FactOf<C>[];
+      const at = list.findIndex((own) => own.id === fact.id);
+      if (at >= 0) list[at] = fact;
+      else list.push(fact);
+      (draft.revisions as Record<string, number>)[`${collection}/${fact.id}`] = revision;
+    }),
+  );
+}
+
+const turns = new Map<string, Promise<unknown>>();
+
+/** Saves of one fact go one after the other: each is made of the answer to the one before. */
+function inTurn<T>(key: string, work: () => Promise<T>): Promise<T> {
+  const own = (turns.get(key) ?? Promise.resolve()).then(work);
+  turns.set(key, own);
+  return own;
 }
 
 function currentRevision(collection: Collection, id: string): number {

@@ -14,7 +14,7 @@ import { sentence } from '../../views/sentence.ts';
 import { AfterDone, type JustDone } from './AfterDone.tsx';
 import { doneEvents } from './doneEvent.ts';
 import { Checks } from './Checks.tsx';
-import { OutcomeChoices, outcomeEvents, type PatchOutcome } from './outcomes.tsx';
+import { OutcomeChoices, outcomeEvents, type SeenOutcome } from './outcomes.tsx';
 import { Looks } from './Looks.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { partKeyParts } from './stepKeyParts.ts';
@@ -95,12 +95,12 @@ export function Bench() {
       },
       'Stopped. Let it cure, then look again: it is planned.',
     );
-  const settle = (outcome: PatchOutcome) => {
+  const settle = (outcome: SeenOutcome) => {
     if (!step.asks || pressed.current === step.id) return;
     pressed.current = step.id;
     const at = Date.now() / 60_000;
     const events = [
-      ...outcomeEvents(step, outcome, facts.events, newId, at),
+      ...outcomeEvents(step, piece, outcome, facts.events, newId, at),
       ...doneEvents(step, newId, at, workshop.dryPlaceId, undefined, () => undefined),
     ];
     setJustDone({ step, events, at, layerOf: () => undefined });

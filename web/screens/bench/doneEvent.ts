@@ -29,6 +29,7 @@ export function doneEvent(step: PlannedStep, id: string, at: number, placeId: st
             lab: step.coat.lab,
             hand: step.coat.hand,
             filmUm: step.coat.filmUm,
+            ...(step.placed?.scuff ? { scuffed: true } : {}),
             placeId,
             ml: Math.round(step.coat.ml * share * 10) / 10,
           },

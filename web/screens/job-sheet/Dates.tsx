@@ -6,6 +6,7 @@ import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 import { Why } from '../../views/Why.tsx';
 import type { SectionProps } from './JobSheet.tsx';
+import { WhatIf } from './WhatIf.tsx';
 
 /** Every step with its time and what holds it; the likely and the safe end. */
 export function Dates({ piece, view }: SectionProps) {
@@ -87,6 +88,7 @@ export function Dates({ piece, view }: SectionProps) {
         )}
       </section>
       <aside className="space-y-5">
+        {!piece.finished && <WhatIf piece={piece} view={view} />}
         {placed.length > 0 && (
           <section className="sheet" aria-label="Agree">
             <h2>These dates</h2>

@@ -8,7 +8,7 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Portrait } from '../../views/Portrait.tsx';
 import { Why } from '../../views/Why.tsx';
-import { Coats } from './Coats.tsx';
+import { Coats } from './coats/Coats.tsx';
 import { Dates } from './Dates.tsx';
 import { Finish } from './Finish.tsx';
 import { Masking } from './Masking.tsx';

@@ -15,6 +15,7 @@ const STAGES: Record<string, string> = {
   'dry-fit': 'Tried together, bare',
   prep: 'Sanded',
   clean: 'Cleaned and wiped',
+  mix: 'Mixed',
   mask: 'Masked',
   unmask: 'Tape off',
   flat: 'Flatted',
@@ -55,6 +56,13 @@ export function useEventText(): (event: LogEvent) => { what: string; who: string
         return {
           what: `${sentence(plain(event.method))}, time ${event.application}: ${OUTCOMES[event.outcome]}`,
           who: `${name}, ${parts(event.partIds)}`,
+        };
+      case 'tile':
+        return { what: `Tile: ${event.outcome}`, who: `${name}, ${parts([event.partId])}` };
+      case 'forget':
+        return {
+          what: 'Learned drying forgotten',
+          who: facts.products.find((candidate) => candidate.id === event.productId)?.name ?? '',
         };
       case 'failed-check':
         return { what: `Did not pass: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };

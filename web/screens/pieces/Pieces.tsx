@@ -12,8 +12,10 @@ import { duplicated } from './duplicated.ts';
 /** All pieces in hand, each with its next step, its end and its price. */
 export function Pieces() {
   const { facts } = usePlan();
-  const inHand = facts.pieces.filter((piece) => !piece.finished);
-  const finished = facts.pieces.filter((piece) => piece.finished);
+  const pieces = facts.pieces.filter((piece) => !piece.board);
+  const boards = facts.pieces.filter((piece) => piece.board);
+  const inHand = pieces.filter((piece) => !piece.finished);
+  const finished = pieces.filter((piece) => piece.finished);
   return (
     <>
       <div className="flex items-center justify-between">
@@ -40,6 +42,16 @@ export function Pieces() {
           <PieceCard key={piece.id} piece={piece} />
         ))}
       </ul>
+      {boards.length > 0 && (
+        <>
+          <h2 className="mt-6">Sample boards</h2>
+          <ul className="mt-3 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+            {boards.map((piece) => (
+              <PieceCard key={piece.id} piece={piece} />
+            ))}
+          </ul>
+        </>
+      )}
     </>
   );
 }

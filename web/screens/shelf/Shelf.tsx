@@ -3,11 +3,13 @@ import { hexOf } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
 import { parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { AddCan } from './AddCan.tsx';
+import { SheetList } from './SheetList.tsx';
 
 /** What stands on the shelf, how full, and what it is. */
 export function Shelf() {
@@ -58,6 +60,7 @@ export function Shelf() {
           </ul>
         </details>
       )}
+      <SheetList />
     </>
   );
 }
@@ -78,7 +81,11 @@ function ProductCard({
     <li className="sheet !p-4">
       <p className="leading-snug font-[650] text-ink">{product.name}</p>
       <p className="second text-small">
-        {sheet ? plain(sheet.family) : ''}, {sheet?.hand}
+        {sheet && (
+          <Link className="underline underline-offset-4" to={`/shelf/sheets/${sheet.id}`}>
+            {plain(sheet.family)}, {sheet.hand}
+          </Link>
+        )}
       </p>
       <div className="mt-3 flex items-end gap-4">
         {cans.map((can) => (

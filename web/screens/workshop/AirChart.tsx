@@ -1,6 +1,6 @@
-import { airAt, airVerdict, sprayRange } from '#core/drying/index';
+import { airAt, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
 import { localMoment } from '#core/units/index';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -9,11 +9,15 @@ const HOURS = 60;
 
 /** Temperature, humidity and the hours a lacquer may be sprayed, over the next days at the spray place. */
 export function AirChart() {
-  const { conditions, workshop, plan } = usePlan();
+  const { conditions, workshop, plan, facts } = usePlan();
+  const [placeId, setPlaceId] = useState(workshop.sprayPlaceId);
+  const [sheetId, setSheetId] = useState(facts.sheets[0]?.id ?? '');
+  const sheet = facts.sheets.find((own) => own.id === sheetId);
   const words = useWords();
-  const air = conditions[workshop.sprayPlaceId];
+  const air = conditions[placeId] ?? conditions[workshop.sprayPlaceId];
   const { points, damp } = useMemo(() => {
-    const range = sprayRange('evaporation', 'acrylic-lacquer');
+    const drying = familyDrying(sheet?.family ?? 'acrylic-lacquer');
+    const range = sprayRange(drying.early ?? drying.mechanism, sheet?.family ?? 'acrylic-lacquer', sheet?.label);
     const series = Array.from({ length: HOURS }, (_, hour) => {
       const at = plan.now + hour * 60;
       const now = airAt(air, at);
@@ -33,16 +37,37 @@ export function AirChart() {
       else stretches.push({ from: point.at, to: point.at + 60 });
     }
     return { points: series, damp: stretches };
-  }, [air, plan.now]);
+  }, [air, plan.now, sheet]);
   const ticks = points
     .map((point) => Math.round(point.at / 60) * 60)
     .filter((at) => localMoment(at, workshop.timeZone).minuteOfDay % 360 === 0);
   if (!air) return null;
   return (
     <figure className="mt-3">
+      <div className="mb-2 flex flex-wrap items-end gap-3">
+        <label>
+          <span className="second block text-small">Air of</span>
+          <select className="field !min-h-9 !w-40" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
+            {facts.places.map((place) => (
+              <option key={place.id} value={place.id}>
+                {place.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          <span className="second block text-small">Hours to spray</span>
+          <select className="field !min-h-9 !w-60" value={sheetId} onChange={(event) => setSheetId(event.target.value)}>
+            {facts.sheets.map((own) => (
+              <option key={own.id} value={own.id}>
+                {own.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
       <figcaption className="second text-small">
-        {air.rests} Line: temperature. Dashed: dew margin, at least 3° to spray. Pale: humidity. Shaded: hours a lacquer should not be
-        sprayed
+        {air.rests} Line: temperature. Dashed: dew margin, at least 3° to spray. Pale: humidity. Shaded: hours it should not be sprayed
         {damp.length === 0 ? ', none ahead' : ''}.
       </figcaption>
       <div className="mt-2 h-56">

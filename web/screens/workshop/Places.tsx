@@ -1,4 +1,4 @@
-import { airAt, USUAL_AIR, usualPlace } from '#core/drying/index';
+import { airAt, readLoggerCsv, USUAL_AIR, usualPlace } from '#core/drying/index';
 import { parseNumber, parseQuantity, toIso } from '#core/units/index';
 import type { Place } from '#core/facts/index';
 import { useState } from 'react';
@@ -144,10 +144,53 @@ function PlaceAir({ place }: { place: Place }) {
           </button>
         </form>
       ) : (
-        <button type="button" className="linklike text-small" onClick={() => setTyping(true)}>
-          type a reading
-        </button>
+        <span className="flex items-center gap-4">
+          <button type="button" className="linklike min-h-9 text-small" onClick={() => setTyping(true)}>
+            type a reading
+          </button>
+          <LoggerFile place={place} />
+        </span>
       )}
     </div>
+  );
+}
+
+/** The file of a real logger: its hours stand in for the usual day where it knows them. */
+function LoggerFile({ place }: { place: Place }) {
+  const { facts } = usePlan();
+  const { save, remove } = useSaving();
+  const id = `logger-${place.id}`.slice(0, 64);
+  const known = facts.airSeries.find((series) => series.id === id);
+  const read = async (file: File) => {
+    const logged = readLoggerCsv(await file.text());
+    if (!logged.ok) return void toast.error(`${logged.error} ${logged.mend}`);
+    const { start, tempC, rh, rows } = logged;
+    void save('airSeries', { id, placeId: place.id, from: 'logger', start, tempC, rh }, `${rows} readings of ${file.name} taken.`);
+  };
+  return (
+    <>
+      <label className="linklike flex min-h-9 cursor-pointer items-center text-small focus-within:outline-2 focus-within:outline-accent">
+        a logger’s CSV file
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void read(file);
+          }}
+        />
+      </label>
+      {known && (
+        <button
+          type="button"
+          className="linklike min-h-9 text-small"
+          onClick={() => void remove('airSeries', id, 'The logger is left out.')}
+        >
+          leave the logger out
+        </button>
+      )}
+    </>
   );
 }

@@ -5,6 +5,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
 import { Chips } from '../../views/Chips.tsx';
+import { FilmsAhead } from './FilmsAhead.tsx';
 import { FreeHours } from './FreeHours.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Places } from './Places.tsx';
@@ -28,6 +29,7 @@ export function WorkshopPage() {
           </Suspense>
           <Places />
         </section>
+        <FilmsAhead />
         <FreeHours />
       </div>
       <aside className="space-y-5">

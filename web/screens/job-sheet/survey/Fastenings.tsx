@@ -8,7 +8,9 @@ import {
   type Thread,
   threadSchema,
 } from '#core/facts/index';
-import { parseQuantity } from '#core/units/index';
+import { fitLeft } from '#core/coats/index';
+import type { PieceView } from '#core/plan/index';
+import { parseNumber, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -20,7 +22,7 @@ import { usePieceSave } from '../pieceChanges.ts';
 const HEADS = ['repaint', 'replace', 'leave'] as const;
 
 /** What holds the parts together, and how each goes back. */
-export function Fastenings({ piece }: { piece: Piece }) {
+export function Fastenings({ piece, view }: { piece: Piece; view: PieceView }) {
   const save = usePieceSave();
   const [adding, setAdding] = useState(false);
   const fastenings = piece.fastenings ?? [];
@@ -53,6 +55,9 @@ export function Fastenings({ piece }: { piece: Piece }) {
             </span>
             <span>
               {own.note || <span className="second">no note for going back</span>}
+              {own.gapUm !== undefined && (
+                <FitLeft gapUm={own.gapUm} films={[own.a, own.b].map((id) => (id ? (view.stacks[id]?.filmUm ?? 0) : 0))} />
+              )}
               {own.heads && <span className="second block text-small">heads: {own.heads}</span>}
               {own.kind === 'axle' && <span className="second block text-small">crimped: leave it in</span>}
             </span>
@@ -82,6 +87,16 @@ export function Fastenings({ piece }: { piece: Piece }) {
   );
 }
 
+/** Room that the paint on both faces leaves. */
+function FitLeft({ gapUm, films }: { gapUm: number; films: readonly number[] }) {
+  const left = fitLeft(gapUm, [films[0] ?? 0, films[1] ?? 0]);
+  return (
+    <span className="block text-small">
+      <strong className="text-ink">{left.verdict}</strong>: {left.because}
+    </span>
+  );
+}
+
 function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (fastening: Fastening) => void; onCancel: () => void }) {
   const { workshop } = usePlan();
   const [kind, setKind] = useState<FasteningKind>('screw');
@@ -93,6 +108,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
   const [heads, setHeads] = useState<(typeof HEADS)[number] | undefined>();
   const [across, setAcross] = useState('');
   const [deep, setDeep] = useState('');
+  const [gap, setGap] = useState('');
   const [thread, setThread] = useState<Thread>('M2');
   const add = () => {
     let post: Fastening['post'];
@@ -111,6 +127,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
       ...(behind && behind !== a && behind !== b ? { behind } : {}),
       ...(heads ? { heads } : {}),
       ...(post ? { post } : {}),
+      ...(gap.trim() ? { gapUm: parseNumber(gap) ?? Number.NaN } : {}),
     });
     if (!read.success) return void toast.error(read.error.issues[0].message);
     onAdd(read.data);
@@ -148,6 +165,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
         {text('how many', count, setCount, '!w-20 font-mono')}
         {choice('of', a, setA)}
         {choice('to', b, setB, 'the frame')}
+        {text('gap before paint, µm', gap, setGap, '!w-32 font-mono')}
         {choice('lies behind', behind, setBehind, 'nothing')}
       </div>
       {kind === 'rivet' && (

@@ -168,6 +168,11 @@ export function PartsEditor({ piece }: SectionProps) {
           <Toggle on={part.printed} label="Printing that stays" onChange={(printed) => change({ printed }, 'Noted.')} />
           <Toggle on={part.staysClear} label="Glazing that stays clear" onChange={(staysClear) => change({ staysClear }, 'Noted.')} />
           <Toggle
+            on={part.lit === true}
+            label="Lit from inside"
+            onChange={(on) => change({ lit: on || undefined }, on ? 'Light block first, then white.' : 'Noted.')}
+          />
+          <Toggle
             on={part.maskedInPlace === true}
             label="Too fragile to take off: masked in place"
             onChange={(on) => change({ maskedInPlace: on || undefined }, on ? 'It goes to masking.' : 'It is worked on itself.')}

@@ -8,11 +8,11 @@ import { Fastenings } from './Fastenings.tsx';
 import { FitOrder } from './FitOrder.tsx';
 
 /** How the piece comes apart, where its small parts go, and in what order it goes together again. */
-export function TakingApart({ piece }: SectionProps) {
+export function TakingApart({ piece, view }: SectionProps) {
   return (
     <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_360px]">
       <div className="space-y-4">
-        <Fastenings piece={piece} />
+        <Fastenings piece={piece} view={view} />
         <Posts piece={piece} />
         <Bags piece={piece} />
       </div>

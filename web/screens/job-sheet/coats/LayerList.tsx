@@ -5,8 +5,8 @@ import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, v
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import { Why } from '../../views/Why.tsx';
-import { PaintStrip } from '../../views/paint.tsx';
+import { Why } from '../../../views/Why.tsx';
+import { PaintStrip } from '../../../views/paint.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
 
 /** The layers from top to bottom: drag to swap, more or fewer coats, flat after, take out. Laid film cannot be moved. */

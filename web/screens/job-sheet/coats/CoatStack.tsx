@@ -2,7 +2,7 @@ import { hexOf } from '#core/colour/index';
 import type { JointVerdict } from '#core/coats/index';
 import { plain, type Part } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
-import { FilmPatterns } from '../../views/filmTextures.tsx';
+import { FilmPatterns } from '../../../views/filmTextures.tsx';
 
 const WIDTH = 560;
 const LEFT = 92;

@@ -2,8 +2,8 @@ import type { Product } from '#core/facts/index';
 import { plain } from '#core/facts/index';
 import { Popover } from 'radix-ui';
 import { type ReactElement, type ReactNode, useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { PaintStrip } from '../../views/paint.tsx';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { PaintStrip } from '../../../views/paint.tsx';
 
 /** A list of the paints that are known, opened from any button; the ones with a can first. */
 export function PaintChooser({

@@ -1,0 +1,61 @@
+import { type Family, type Label, plain } from '#core/facts/index';
+
+/** What goes into the cup for a given need: paint, hardener and reducer by volume and weight, cup by cup (BRIEF §6). */
+
+/** A mix is made 20 % larger than the coats need. */
+const SPARE = 0.2;
+/** Solids as bottled are heavier than water; enough for a kitchen scale. */
+const DENSITY = { paint: 1.1, hardener: 1, reducer: 0.87 };
+const CUP_ML = 30;
+
+export type MixPart = { readonly what: 'paint' | 'hardener' | 'reducer'; readonly ml: number; readonly grams: number };
+export type Mix = {
+  readonly parts: readonly MixPart[];
+  readonly ml: number;
+  readonly cups: number;
+  /** Solids as sprayed ÷ solids in the bottle. */
+  readonly thinned: number;
+  readonly inductionMin: number | null;
+  readonly potLifeMin: number | null;
+  readonly warnings: readonly string[];
+};
+
+export type MixQuestion = {
+  /** What the coats take, mL as sprayed. */
+  readonly needMl: number;
+  readonly label: Label;
+  readonly own: Family;
+  /** The thinner at hand, by family; absent: the product's own. */
+  readonly thinner?: Family;
+  readonly cupMl?: number;
+};
+
+/** Parts for one batch. A label without thinning or hardener gives paint alone. */
+export function mixFor({ needMl, label, own, thinner, cupMl = CUP_ML }: MixQuestion): Mix {
+  const ml = needMl * (1 + SPARE);
+  const reducer = label.thinning?.usual ?? 0;
+  const hardener = label.hardener?.parts ?? 0;
+  const paintMl = ml / (1 + reducer + hardener);
+  const part = (what: MixPart['what'], volume: number): MixPart => ({ what, ml: volume, grams: volume * DENSITY[what] });
+  const warnings = [
+    ...(thinner !== undefined && thinner !== own
+      ? [`${plain(thinner)} thinner in ${plain(own)}: it may separate or spit, and its bite counts. Care at best; try it in a glass.`]
+      : []),
+    ...(label.potLifeMin !== undefined
+      ? [`Everything of this mix is sprayed within ${label.potLifeMin} min at 20 °C; never seal what is left.`]
+      : []),
+  ];
+  return {
+    parts: [
+      part('paint', paintMl),
+      ...(hardener > 0 ? [part('hardener', paintMl * hardener)] : []),
+      ...(reducer > 0 ? [part('reducer', paintMl * reducer)] : []),
+    ],
+    ml,
+    cups: Math.max(1, Math.ceil(ml / cupMl)),
+    thinned: 1 / (1 + reducer),
+    inductionMin: label.inductionMin ?? null,
+    potLifeMin: label.potLifeMin ?? null,
+    warnings,
+  };
+}

@@ -1,0 +1,43 @@
+import type { Lab } from '#core/facts/index';
+import { converter } from 'culori';
+import { colourDifference } from './spaces.ts';
+
+/** Transparent paints darken a step with each layer: light goes through the film, back from the ground and through it again. */
+
+const toRgb = converter('lrgb');
+const toLab = converter('lab65');
+
+/** A transparent paint's own colour is what this many normal coats give over a bright ground. */
+const NOMINAL_COATS = 3;
+const BRIGHT = 0.85;
+const LEAST = 0.004;
+
+/** Colour of a ground under this many layers of a transparent paint, Lab D65. */
+export function overTransparent(ground: Lab, paint: Lab, layers: number): Lab {
+  const [below, own] = [toRgb({ mode: 'lab65', ...ground }), toRgb({ mode: 'lab65', ...paint })];
+  const through = (channel: 'r' | 'g' | 'b') => {
+    const oneLayer = Math.min(1, Math.max(LEAST, own[channel]) / BRIGHT) ** (1 / NOMINAL_COATS);
+    return Math.max(0, below[channel]) * oneLayer ** layers;
+  };
+  const lab = toLab({ mode: 'lrgb', r: through('r'), g: through('g'), b: through('b') });
+  return { l: Math.min(100, Math.max(0, lab.l)), a: lab.a, b: lab.b };
+}
+
+export type ToneStep = { readonly coats: number; readonly lab: Lab; readonly deltaE: number };
+export type Tone = {
+  readonly steps: readonly ToneStep[];
+  /** First coat within tolerance of the target, and the first past it after that; null where none is. */
+  readonly first: number | null;
+  readonly past: number | null;
+};
+
+/** The colour after each coat, with the first that is within tolerance of the target and the first past it (BRIEF §7). */
+export function coatsToTone(ground: Lab, paint: Lab, target: Lab, tolerance: number, most = 8): Tone {
+  const steps = Array.from({ length: most }, (_, index) => {
+    const lab = overTransparent(ground, paint, index + 1);
+    return { coats: index + 1, lab, deltaE: colourDifference(lab, target) };
+  });
+  const first = steps.find((step) => step.deltaE <= tolerance)?.coats ?? null;
+  const past = first === null ? null : (steps.find((step) => step.coats > first && step.deltaE > tolerance)?.coats ?? null);
+  return { steps, first, past };
+}

@@ -1,0 +1,30 @@
+import type { Place } from '#core/facts/index';
+
+/** A simulated hourly weather forecast for the days ahead. Stands in for a real service on the same interface, holes included. */
+
+export type Forecast = { hours(from: Date): { tempC: (number | null)[]; rh: (number | null)[] } | null };
+
+const HOURS = 72;
+
+/** `failing` makes the service not answer. A forecast lacks an hour now and then, as real ones do. */
+export function simulatedForecast(place: Pick<Place, 'meanC' | 'swingC' | 'meanRh'>, failing = false): Forecast {
+  return {
+    hours(from) {
+      if (failing) return null;
+      const values = Array.from({ length: HOURS }, (_, index) => {
+        const at = from.getTime() / 3_600_000 + index;
+        const wave = Math.cos((((at % 24) - 15) / 24) * 2 * Math.PI);
+        const front = 2.5 * Math.sin(at / 31);
+        return {
+          missing: index % 29 === 28,
+          tempC: Math.round((place.meanC + place.swingC * wave + front) * 10) / 10,
+          rh: Math.round(Math.min(98, Math.max(20, place.meanRh - 1.5 * place.swingC * wave - 4 * front))),
+        };
+      });
+      return {
+        tempC: values.map(({ missing, tempC }) => (missing ? null : tempC)),
+        rh: values.map(({ missing, rh }) => (missing ? null : rh)),
+      };
+    },
+  };
+}

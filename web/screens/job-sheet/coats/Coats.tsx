@@ -1,0 +1,110 @@
+import type { Layer } from '#core/facts/index';
+import { isPlanned } from '#core/plan/index';
+import { useState } from 'react';
+import { useSaving } from '../../../app/useFacts.ts';
+import { useWords } from '../../../app/useWords.ts';
+import { Why } from '../../../views/Why.tsx';
+import { AddLayer } from './AddLayer.tsx';
+import { Board } from './Board.tsx';
+import { CoatStack, type JointMark } from './CoatStack.tsx';
+import { JointCard } from './JointCard.tsx';
+import { Levers, Mixing } from './Levers.tsx';
+import { MissedWindow } from './MissedWindow.tsx';
+import { Optional } from './Optional.tsx';
+import { Systems } from './Systems.tsx';
+import { Tiles } from './Tiles.tsx';
+import type { SectionProps } from '../JobSheet.tsx';
+import { LayerList } from './LayerList.tsx';
+import { PartTabs, usePart } from '../PartTabs.tsx';
+
+const RANK = { sits: 0, care: 1, stop: 2 } as const;
+
+/** The coat stack of a part: drawn to scale, judged joint by joint, edited where it stands. */
+export function Coats({ piece, view }: SectionProps) {
+  const { save } = useSaving();
+  const words = useWords();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { part, parts, choose } = usePart(piece, (own) => isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
+  if (!part) return <section className="sheet">No part of this piece is painted.</section>;
+  const stack = view.stacks[part.id];
+  const joints = view.joints.filter((entry) => entry.partId === part.id);
+  const worst = [...joints].filter((entry) => !entry.laid).sort((a, b) => RANK[b.joint.verdict] - RANK[a.joint.verdict])[0];
+  const shown =
+    joints.filter((entry) => entry.layerId === chosen).sort((a, b) => RANK[b.joint.verdict] - RANK[a.joint.verdict])[0] ??
+    worst ??
+    joints.at(-1);
+  const marks: JointMark[] = part.layers.flatMap((layer) => {
+    const own = joints.filter((entry) => entry.layerId === layer.id).sort((a, b) => RANK[b.joint.verdict] - RANK[a.joint.verdict])[0];
+    return own ? [{ layerId: layer.id, verdict: own.joint.verdict, laid: own.laid }] : [];
+  });
+  const saveLayers = (layers: Layer[], said: string) =>
+    void save(
+      'pieces',
+      { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? { ...own, layers, colourOrder: undefined } : own)) },
+      said,
+    );
+  const laidIds = new Set(stack.layers.filter((layer) => layer.laidCoats > 0).map((layer) => layer.layerId));
+  return (
+    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+      <section className="sheet" aria-labelledby="coats">
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <h2 id="coats" className="!text-title">
+            {part.name}
+            <span className="second ml-3 text-body font-[400]">
+              <Why
+                title="Film"
+                text={`Coats times film a coat, less what flatting takes: ${Math.round(stack.filmUm)} µm where it is thickest${stack.reliefUm ? `, on relief of ${stack.reliefUm} µm at this scale` : ''}.`}
+                source="default"
+              >
+                {Math.round(stack.filmUm)} µm film
+              </Why>
+              : <strong className="text-ink">{stack.reliefText}</strong>
+            </span>
+          </h2>
+          <PartTabs parts={parts} part={part} choose={choose} />
+        </div>
+        {stack.needs.map((need) => (
+          <p key={need} className="mt-2 border-l-4 border-ink pl-3 font-[650]">
+            {need}
+          </p>
+        ))}
+        {part.layers.length > 0 && (
+          <CoatStack stack={stack} part={part} marks={marks} chosen={chosen ?? shown?.layerId ?? null} onChoose={setChosen} />
+        )}
+        <LayerList part={part} stack={stack} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
+        <Optional piece={piece} part={part} layers={stack.layers} onLayers={saveLayers} />
+        <AddLayer
+          part={part}
+          stack={stack}
+          onAdd={(layer) => saveLayers([...part.layers, layer], 'Layer added on top. Drag it where it belongs.')}
+        />
+      </section>
+      <aside className="space-y-5">
+        {shown && <JointCard key={shown.layerId} piece={piece} part={part} entry={shown} layers={stack.layers} onLayers={saveLayers} />}
+        <MissedWindow piece={piece} part={part} onLayers={saveLayers} />
+        {piece.board && <Tiles piece={piece} part={part} layers={stack.layers} />}
+        <Board piece={piece} part={part} joints={view.joints} />
+        <Levers piece={piece} part={part} stack={stack} />
+        <Mixing part={part} stack={stack} />
+        <Systems piece={piece} part={part} laid={laidIds.size > 0} onTake={saveLayers} />
+        <section className="sheet" aria-label="Amounts">
+          <h2>Paint for it</h2>
+          <ul className="mt-2 space-y-1">
+            {[...stack.layers].reverse().map((layer) => (
+              <li key={layer.layerId} className="flex justify-between gap-3">
+                <span className="truncate">{layer.name}</span>
+                <Why
+                  title="Amount"
+                  text={`${layer.coats} × ${words.volume(layer.mlPerCoat)}: ${layer.holds === 'sweeps' ? 'a can empties by time, so the sweeps decide' : 'the film decides'}. Nozzle and residue come on top.`}
+                  source={layer.source}
+                >
+                  <span className="figure">{words.volume(layer.ml)}</span>
+                </Why>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </aside>
+    </div>
+  );
+}

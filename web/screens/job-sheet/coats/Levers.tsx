@@ -1,0 +1,186 @@
+import { mixFor } from '#core/amounts/index';
+import { clearToBuild, compareShades, glossOf, resolveLayer, sheenLevers, sheenName } from '#core/coats/index';
+import { coatsToTone, hexOf, type Tone, type ToneStep } from '#core/colour/index';
+import { type Part, type Piece, sheenSchema } from '#core/facts/index';
+import type { StackView } from '#core/plan/index';
+import { useState } from 'react';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { useWords } from '../../../app/useWords.ts';
+import { Chips } from '../../../views/Chips.tsx';
+import { usePieceSave, withPart } from '../pieceChanges.ts';
+
+const TONE_TOLERANCE = 4;
+const POLISH = [1500, 2000, 3000];
+
+type Props = { readonly piece: Piece; readonly part: Part; readonly stack: StackView };
+
+/** What decides how it looks: ground, tone, sheen, clear; each with its figures. */
+export function Levers(props: Props) {
+  return (
+    <section className="sheet !p-4" aria-label="Ground, tone and sheen">
+      <h2>Ground, tone and sheen</h2>
+      <Shades {...props} />
+      <ToneOf {...props} />
+      <SheenOf {...props} />
+      <Clear {...props} />
+      {props.stack.edgeSteps.map((step) => (
+        <p key={step.zones} className="mt-2 border-t border-hairline pt-2">
+          {step.zones}: the later colour stands <span className="figure">{Math.round(step.um)} µm</span> high. Clear of{' '}
+          <span className="figure">{Math.round(clearToBuild(POLISH, true, false).um + step.um)} µm</span> levels it.
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** The first colour over white, grey, black and no primer. */
+function Shades({ part, stack }: Props) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const colour = part.layers.map((layer) => resolveLayer(layer, facts)).find((layer) => layer.role === 'colour' && !layer.transparent);
+  if (!colour) return null;
+  const mlPerCoat = stack.layers.find((layer) => layer.layerId === colour.layer.id)?.mlPerCoat ?? 0;
+  const rows = compareShades(colour.lab, colour.share, mlPerCoat);
+  return (
+    <table className="mt-2 w-full">
+      <caption className="second text-left text-small">{colour.name} over each ground</caption>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.name} className="border-t border-hairline">
+            <td className="py-1">{row.name}</td>
+            <td className="figure">
+              {row.coats} {row.coats === 1 ? 'coat' : 'coats'}
+            </td>
+            <td className="figure text-right">{words.volume(row.ml)}</td>
+            <td className="second pl-3 text-small">{row.suits ? '' : 'too dark for it'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** A transparent paint darkens a step with each coat. */
+function ToneOf({ part }: Props) {
+  const { facts } = usePlan();
+  const layers = part.layers.map((layer) => resolveLayer(layer, facts));
+  const at = layers.findIndex((layer) => layer.transparent && layer.role !== 'clear');
+  if (at < 0) return null;
+  const ground = layers[at - 1]?.lab ?? { l: 78, a: 0, b: 0 };
+  const tone = coatsToTone(ground, layers[at].lab, layers[at].lab, TONE_TOLERANCE, 6);
+  return (
+    <div className="mt-3 border-t border-hairline pt-2">
+      <p>
+        {layers[at].name}, coat by coat:{' '}
+        {tone.first === null ? `nearest to its swatch at coat ${nearest(tone).coats}` : `near its swatch from coat ${tone.first}`}
+        {tone.past !== null && `, past it at ${tone.past}`}.
+      </p>
+      <ol className="mt-1 flex gap-1">
+        {tone.steps.map((step) => (
+          <li key={step.coats} className="text-center">
+            <span aria-hidden className="block h-7 w-11 border border-black/30" style={{ background: hexOf(step.lab) }} />
+            <span className={`figure ${step.coats === layers[at].layer.coats ? 'font-[650] underline' : ''}`}>{step.coats}</span>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function nearest(tone: Tone): ToneStep {
+  return tone.steps.reduce((a, b) => (b.deltaE < a.deltaE ? b : a));
+}
+
+/** The gloss it dries to, the gloss wanted, and the ways between. */
+function SheenOf({ piece, part }: Props) {
+  const { facts } = usePlan();
+  const save = usePieceSave();
+  const top = part.layers.map((layer) => resolveLayer(layer, facts)).at(-1);
+  if (!top) return null;
+  const { gloss, source } = glossOf(top.family, top.role, top.label);
+  const zone = part.zones.find((own) => own.bare === undefined) ?? part.zones[0];
+  const levers = zone.sheen ? sheenLevers(gloss, zone.sheen, { role: top.role, ...(top.label ? { label: top.label } : {}) }) : [];
+  return (
+    <div className="mt-3 border-t border-hairline pt-2">
+      <p>
+        It dries to {sheenName(gloss)}, about <span className="figure">{Math.round(gloss)}</span> units (
+        {source === 'label' ? 'the label' : 'usual for it'}); satins look glossy wet.
+      </p>
+      <Chips
+        legend="Wanted"
+        hideLegend
+        options={sheenSchema.options.map((value) => ({ value, label: value }))}
+        value={zone.sheen}
+        onChange={(sheen) =>
+          void save(withPart(piece, part.id, { zones: part.zones.map((own) => (own.id === zone.id ? { ...own, sheen } : own)) }), 'Noted.')
+        }
+      />
+      {levers.length > 0 && (
+        <ul className="mt-1 list-disc pl-5 text-small">
+          {levers.map((lever) => (
+            <li key={lever}>{lever}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** Clear that flatting and polish ask for. */
+function Clear({ part }: Props) {
+  const { facts } = usePlan();
+  const [edges, setEdges] = useState(false);
+  const clear = part.layers.map((layer) => resolveLayer(layer, facts)).find((layer) => layer.role === 'clear');
+  if (!clear) return null;
+  const build = clearToBuild(POLISH, true, edges, clear.filmUm);
+  const have = clear.layer.coats * clear.filmUm;
+  const left = have - (build.um - 15);
+  return (
+    <p className="mt-3 border-t border-hairline pt-2">
+      Flatted P1500 to P3000 and polished,{' '}
+      <button type="button" className="linklike" onClick={() => setEdges(!edges)}>
+        {edges ? 'edges too' : 'flats only'}
+      </button>
+      : <span className="figure">{build.um.toFixed(0)} µm</span> of clear, {build.coats} {build.coats === 1 ? 'coat' : 'coats'}. Planned:{' '}
+      <span className="figure">{have.toFixed(0)} µm</span>
+      {left < 15 ? `: only ${Math.max(0, left).toFixed(0)} µm would stay, burn-through likely.` : ', enough.'}
+    </p>
+  );
+}
+
+/** What goes into the cup for each paint that is thinned or hardened. */
+export function Mixing({ part, stack }: Pick<Props, 'part' | 'stack'>) {
+  const { facts } = usePlan();
+  const mixed = part.layers
+    .map((layer) => resolveLayer(layer, facts))
+    .filter((layer) => layer.label?.thinning || layer.label?.hardener || (layer.thinner && layer.thinner !== layer.family));
+  if (mixed.length === 0) return null;
+  return (
+    <section className="sheet !p-4" aria-label="Mixing">
+      <h2>In the cup</h2>
+      {mixed.map((layer) => {
+        const needMl = stack.layers.find((own) => own.layerId === layer.layer.id)?.ml ?? 0;
+        const mix = mixFor({ needMl, label: layer.label ?? {}, own: layer.family, ...(layer.thinner ? { thinner: layer.thinner } : {}) });
+        return (
+          <div key={layer.layer.id} className="mt-2 border-t border-hairline pt-2">
+            <p className="font-[650] text-ink">{layer.name}</p>
+            <ul>
+              {mix.parts.map((own) => (
+                <li key={own.what} className="flex justify-between">
+                  <span>{own.what}</span>
+                  <span className="figure">
+                    {own.ml.toFixed(1)} mL · {own.grams.toFixed(1)} g
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <p className="second text-small">
+              {mix.cups} {mix.cups === 1 ? 'cup' : 'cups'} of 30 mL, a fifth more than the coats take.
+              {mix.inductionMin ? ` Let it stand ${mix.inductionMin} min.` : ''} {mix.warnings.join(' ')}
+            </p>
+          </div>
+        );
+      })}
+    </section>
+  );
+}

@@ -1,0 +1,80 @@
+import type { Layer, Part, Piece } from '#core/facts/index';
+import { type PricedWay, type Way, withPiece } from '#core/plan/index';
+import { useEffect, useMemo, useState } from 'react';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { newId } from '../../../app/useFacts.ts';
+import { useWords } from '../../../app/useWords.ts';
+import { planner } from '../../../workers/planner.ts';
+import { withPart } from '../pieceChanges.ts';
+
+type Branch = { readonly label: string; readonly layers: Layer[] };
+
+/** A window that has shut before all its coats were on: the ways on, each planned to the end. */
+export function MissedWindow({ piece, part, onLayers }: { piece: Piece; part: Part; onLayers: (layers: Layer[], said: string) => void }) {
+  const { facts, plan } = usePlan();
+  const words = useWords();
+  const [priced, setPriced] = useState<readonly PricedWay[]>([]);
+  const shut = plan.hanging.find((own) => own.pieceId === piece.id && own.partId === part.id)?.state === 'shut';
+  const next = plan.steps.find(
+    (step) => step.coat && step.coat.number > 1 && step.pieceId === piece.id && step.on.some((on) => on.partId === part.id),
+  );
+  const layerId = shut ? next?.coat?.layerId : undefined;
+  const laid = (next?.coat?.number ?? 1) - 1;
+  const branches = useMemo(() => (layerId ? branchesOf(part, layerId, laid) : []), [part, layerId, laid]);
+  useEffect(() => {
+    if (branches.length === 0) return;
+    let current = true;
+    const ways: Way[] = branches.map(({ label, layers }) => ({ label, facts: withPiece(facts, withPart(piece, part.id, { layers })) }));
+    planner.ways(ways, piece.id, plan.now).then((answer) => current && setPriced(answer));
+    return () => {
+      current = false;
+    };
+  }, [branches, facts, piece, part, plan.now]);
+  if (branches.length === 0) return null;
+  return (
+    <section className="sheet !p-4 border-t-4 !border-t-ink" aria-label="The window has shut">
+      <h2>The window has shut after coat {laid}</h2>
+      <p className="mt-1">Nothing goes on it until it reopens. The ways on, planned to the end:</p>
+      <ul className="mt-1">
+        {branches.map((branch, index) => {
+          const way = priced[index];
+          return (
+            <li key={branch.label} className="flex items-center justify-between gap-3 border-t border-hairline py-1.5">
+              <span className="leading-snug">
+                <span className="font-[650] text-ink">{branch.label}</span>
+                <span className="second block text-small">
+                  {way
+                    ? `${way.likely === null ? (way.stopped ?? 'no date') : `likely ${words.day(way.likely)}`}, ${words.money(way.money, true)}`
+                    : 'planning …'}
+                </span>
+              </span>
+              {index === 0 ? (
+                <strong>planned</strong>
+              ) : (
+                <button type="button" className="chip" onClick={() => onLayers(branch.layers, 'Taken. The plan has moved.')}>
+                  Take
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Wait and key; be content with what is on; or sand it back and lay the whole layer anew. */
+function branchesOf(part: Part, layerId: string, laid: number): Branch[] {
+  const at = part.layers.findIndex((layer) => layer.id === layerId);
+  const layer = part.layers[at];
+  if (!layer) return [];
+  const replaced = (...own: Layer[]) => [...part.layers.slice(0, at), ...own, ...part.layers.slice(at + 1)];
+  return [
+    { label: 'Wait until it reopens, scuff, go on', layers: [...part.layers] },
+    { label: `Leave it at ${laid} ${laid === 1 ? 'coat' : 'coats'}`, layers: replaced({ ...layer, coats: laid }) },
+    {
+      label: 'Sand it back, lay the layer anew',
+      layers: replaced({ ...layer, coats: laid, flatAfter: 600 }, { ...layer, id: newId() }),
+    },
+  ];
+}

@@ -1,0 +1,59 @@
+import type { EventOf, LogEvent, Part, Piece } from '#core/facts/index';
+import type { LayerView } from '#core/plan/index';
+import { toIso } from '#core/units/index';
+import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
+import { logEvents, newId } from '../../../app/useFacts.ts';
+
+const OUTCOMES = ['held', 'softened', 'lifted'] as const;
+
+/** Each joint of a tile and what became of it; a press is evidence, undone where it stands. */
+export function Tiles({ piece, part, layers }: { piece: Piece; part: Part; layers: readonly LayerView[] }) {
+  const { facts } = usePlan();
+  const undone = new Set(facts.events.flatMap((event) => (event.kind === 'undo' ? [event.undoes] : [])));
+  const seen = (layerId: string): EventOf<'tile'> | undefined =>
+    facts.events
+      .filter((event): event is EventOf<'tile'> => event.kind === 'tile' && event.partId === part.id && event.layerId === layerId)
+      .filter((event) => !undone.has(event.id))
+      .at(-1);
+  const judge = (layerId: string, outcome: (typeof OUTCOMES)[number], before: EventOf<'tile'> | undefined) => {
+    const at = toIso(nowMinute());
+    const event: LogEvent =
+      before?.outcome === outcome
+        ? { id: newId(), at, kind: 'undo', undoes: before.id }
+        : { id: newId(), at, kind: 'tile', pieceId: piece.id, partId: part.id, layerId, outcome };
+    void logEvents([event]);
+  };
+  return (
+    <section className="sheet !p-4" aria-label="What became of it">
+      <h2>What became of it, dry</h2>
+      <p className="second text-small">It overrules the tables for the same products in the same state. Press again to take it back.</p>
+      <ul className="mt-1">
+        {[...layers].reverse().map((layer) => {
+          const outcome = seen(layer.layerId);
+          return (
+            <li key={layer.layerId} className="border-b border-hairline py-1.5">
+              <span className="font-[650] text-ink">{layer.name}</span>
+              {layer.laidCoats === 0 ? (
+                <span className="second block text-small">not laid yet</span>
+              ) : (
+                <span className="mt-1 flex gap-2">
+                  {OUTCOMES.map((own) => (
+                    <button
+                      key={own}
+                      type="button"
+                      className="chip"
+                      aria-pressed={outcome?.outcome === own}
+                      onClick={() => judge(layer.layerId, own, outcome)}
+                    >
+                      {own}
+                    </button>
+                  ))}
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
