@@ -397,6 +397,7 @@ function lampShells(): Piece {
       simplePart('shells', 'Shells', {
         material: 'polystyrene',
         copies: 2,
+        lit: true,
         faces: [face('outer', 170, 110, 3)],
         layers: [coatsOf('green-s', 'marram', 3), coatsOf('clear-s', 'satin', 2)],
         pegs: [21],

@@ -33,6 +33,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'money', path: '/pieces/lamp/money' },
   { name: 'board', path: '/board', ready: showWhy },
   { name: 'shelf', path: '/shelf' },
+  { name: 'sheet', path: '/shelf/sheets/dunlin?beside=turnstone' },
   { name: 'buying', path: '/buying' },
   { name: 'colour', path: '/colour' },
   { name: 'log', path: '/log' },
@@ -55,9 +56,9 @@ async function showWhy(page: Page): Promise<void> {
     .focus();
 }
 
-async function withServer(demo: boolean, take: (url: string) => Promise<void>): Promise<void> {
+async function withDemo(take: (url: string) => Promise<void>): Promise<void> {
   const data = mkdtempSync(join(tmpdir(), 'enamelos-pictures-'));
-  const child = spawn('node', ['dist/server.js', ...(demo ? ['--demo'] : [])], {
+  const child = spawn('node', ['dist/server.js', '--demo'], {
     env: { ...process.env, PORT: '0', ENAMELOS_DATA: data, ENAMELOS_DEMO_NOW: NOW, ENAMELOS_FAIL: 'sensor' },
   });
   try {
@@ -98,8 +99,7 @@ async function shoot(url: string, picture: Picture): Promise<void> {
   await context.close();
 }
 
-await withServer(true, async (url) => {
+await withDemo(async (url) => {
   for (const picture of PICTURES) await shoot(url, picture);
 });
-await withServer(false, (url) => shoot(url, { name: 'first-run', path: '/' }));
 await browser.close();

@@ -94,9 +94,13 @@ describe('sensors', () => {
     changes.subscribe(() => {
       told++;
     });
-    runSensors(store, changes, true, 5)();
+    runSensors(store, changes, 'silent', 5)();
     expect(store.snapshot().facts.readings).toEqual([]);
-    const stop = runSensors(store, changes, false, 5);
+    const wild = runSensors(store, changes, 'nonsense', 5);
+    await new Promise((resolve) => setTimeout(resolve, 40));
+    wild();
+    expect(store.snapshot().facts.readings).toEqual([]);
+    const stop = runSensors(store, changes, undefined, 5);
     await expect.poll(() => told, { timeout: 5000 }).toBeGreaterThan(1);
     stop();
     expect(store.snapshot().facts.readings).toHaveLength(1);

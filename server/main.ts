@@ -24,7 +24,11 @@ try {
   const changes = new Changes();
   const app = await buildApp({ store, pictures, changes, webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web') });
   const failing = (process.env.ENAMELOS_FAIL ?? '').split(',');
-  const stopSensors = runSensors(store, changes, failing.includes('sensor'));
+  const stopSensors = runSensors(
+    store,
+    changes,
+    failing.includes('sensor') ? 'silent' : failing.includes('sensor-nonsense') ? 'nonsense' : undefined,
+  );
   const stopForecasts = runForecasts(store, changes, failing.includes('forecast'));
   const stop = async () => {
     stopSensors();

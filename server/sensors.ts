@@ -1,24 +1,30 @@
+import { readingSchema } from '#core/facts/index';
 import type { Changes } from './changes.ts';
 import { simulatedForecast } from './standins/forecast.ts';
-import { simulatedSensor } from './standins/thermoHygrometer.ts';
+import { type SensorFailure, simulatedSensor } from './standins/thermoHygrometer.ts';
 import type { Store } from './store/store.ts';
 
 const EVERY_MS = 5 * 60_000;
 
-/** Writes what the simulated sensors say into the readings, one a place, every five minutes. Returns how to stop. */
-export function runSensors(store: Store, changes: Changes, failing: boolean, everyMs = EVERY_MS): () => void {
+/**
+ * Writes what the simulated sensors say into the readings, one a place, every five minutes. What no air can be is not taken:
+ * the last good reading grows old on the screen. Returns how to stop.
+ */
+export function runSensors(store: Store, changes: Changes, failing?: SensorFailure, everyMs = EVERY_MS): () => void {
   const readAll = () => {
     const { facts, revisions } = store.snapshot();
     const at = new Date();
     for (const place of facts.places.filter((candidate) => candidate.hasSensor)) {
       const air = simulatedSensor(place, failing).read(at);
-      if (!air) continue;
-      store.put(
-        'readings',
-        place.id,
-        { id: place.id, placeId: place.id, at: `${at.toISOString().slice(0, 19)}Z`, ...air, from: 'sensor' },
-        revisions[`readings/${place.id}`] ?? 0,
-      );
+      const reading = readingSchema.safeParse({
+        id: place.id,
+        placeId: place.id,
+        at: `${at.toISOString().slice(0, 19)}Z`,
+        ...air,
+        from: 'sensor',
+      });
+      if (!reading.success) continue;
+      store.put('readings', place.id, reading.data, revisions[`readings/${place.id}`] ?? 0);
       changes.announce(store.snapshot().changes);
     }
   };

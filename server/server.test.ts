@@ -144,7 +144,7 @@ describe('the simulated sensor', () => {
     const place = { meanC: 16, swingC: 4, meanRh: 60 };
     const at = (hour: number) => simulatedSensor(place).read(new Date(2026, 11, 1, hour));
     expect((at(15)?.airC ?? 0) - (at(3)?.airC ?? 0)).toBeGreaterThan(5);
-    expect(simulatedSensor(place, true).read(new Date(0))).toBeNull();
+    expect(simulatedSensor(place, 'silent').read(new Date(0))).toBeNull();
   });
 });
 

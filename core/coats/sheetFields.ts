@@ -33,11 +33,13 @@ export function sheetFields(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'lab
   const film = filmOfCoat(family, role, hand, label);
   const range = sprayRange(drying.early ?? drying.mechanism, family, label);
   const from = (key: keyof Label) => (label[key] === undefined ? ('default' as const) : ('label' as const));
+  const until = label.coatUntilMin ?? (drying.coatUntil === null ? null : drying.coatUntil * 60);
   const stages = STAGES.map(([stage, name]): SheetField => {
     const { hours, source } = referenceHours(drying, stage, label);
-    return { key: ON_LABEL[stage], name, unit: 'min', value: hours === null ? null : Math.round(hours * 60), source };
+    // A window that never shuts never reopens.
+    const none = hours === null || (stage === 'again' && until === null);
+    return { key: ON_LABEL[stage], name, unit: 'min', value: none ? null : Math.round(hours * 60), source };
   });
-  const until = label.coatUntilMin ?? (drying.coatUntil === null ? null : drying.coatUntil * 60);
   return [
     ...stages.slice(0, 2),
     { key: 'coatUntilMin', name: 'window shuts after', unit: 'min', value: until, source: from('coatUntilMin') },

@@ -149,7 +149,8 @@ export class CoatBuilder {
     const mixed = this.#mix(placed, amount.mlPerCoat, doneCoats);
     for (let number = doneCoats + 1; number <= resolved.layer.coats; number++) {
       const first = number === 1;
-      const mist = first && (resolved.layer.mistFirst || this.#joint(placed)?.verdict === 'care');
+      const mist =
+        first && (resolved.layer.mistFirst || resolved.label?.pattern === 'mist-then-wet' || this.#joint(placed)?.verdict === 'care');
       const coat: CoatOfStep = {
         layerId: resolved.layer.id,
         ...(resolved.product ? { productId: resolved.product.id } : {}),

@@ -4,11 +4,14 @@ import type { Place } from '#core/facts/index';
 
 export type AirSensor = { read(at: Date): { airC: number; rh: number } | null };
 
-/** `failing` makes it fall silent, as real ones do. */
-export function simulatedSensor(place: Pick<Place, 'meanC' | 'swingC' | 'meanRh'>, failing = false): AirSensor {
+/** How a sensor fails: real ones fall silent, or speak nonsense. */
+export type SensorFailure = 'silent' | 'nonsense';
+
+export function simulatedSensor(place: Pick<Place, 'meanC' | 'swingC' | 'meanRh'>, failing?: SensorFailure): AirSensor {
   return {
     read(at) {
-      if (failing) return null;
+      if (failing === 'silent') return null;
+      if (failing === 'nonsense') return { airC: 400, rh: 0 };
       const hour = at.getHours() + at.getMinutes() / 60;
       const wave = Math.cos(((hour - 15) / 24) * 2 * Math.PI);
       const flutter = Math.sin(at.getTime() / 700_000) * 0.3;

@@ -23,7 +23,7 @@ export function Why({
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <button type="button" className="cursor-help underline decoration-dotted decoration-1 underline-offset-4">
+        <button type="button" className="cursor-help text-left underline decoration-dotted decoration-1 underline-offset-4">
           {children}
         </button>
       </Popover.Trigger>

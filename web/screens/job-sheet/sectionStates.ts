@@ -39,7 +39,13 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
             : 'all sit',
     masking: masks === 0 ? 'nothing to mask' : `${masks} ${masks === 1 ? 'mask' : 'masks'}`,
     finish: missing > 0 ? `${missing} parcel not here` : 'ready to fit',
-    dates: piece.finished ? 'finished' : view.stopped ? 'stopped' : view.late ? 'too late for its day' : `${view.sessions} sessions`,
+    dates: piece.finished
+      ? 'finished'
+      : view.stopped
+        ? 'stopped'
+        : view.late
+          ? 'too late for its day'
+          : `${view.sessions} ${view.sessions === 1 ? 'session' : 'sessions'}`,
     money: view.money.over > 0 ? `${formatMoney(view.money.over, facts.workshop[0].currency)} over` : 'within budget',
     record: `${entries} entries`,
   };

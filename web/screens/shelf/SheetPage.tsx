@@ -1,6 +1,6 @@
 import { oddTimes, type SheetField, sheetFields } from '#core/coats/index';
 import { familySchema, type Label, plain, type Sheet, sheetSchema } from '#core/facts/index';
-import { parseNumber } from '#core/units/index';
+import { type Parsed, parseNumber, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
@@ -150,6 +150,24 @@ export function SheetPage() {
   );
 }
 
+/** Times as a person says them, other figures to a tenth. */
+function valueText(field: SheetField): string {
+  if (field.value === null) return '';
+  return field.unit === 'min' ? exactTime(field.value) : String(Math.round(field.value * 10) / 10);
+}
+
+/** A label’s time without rounding: whole days or hours where it is, else minutes. */
+function exactTime(minutes: number): string {
+  if (minutes >= 1440 && minutes % 1440 === 0) return `${minutes / 1440} d`;
+  if (minutes >= 60 && minutes % 60 === 0) return `${minutes / 60} h`;
+  return `${minutes} min`;
+}
+
+function numberOf(text: string, field: SheetField): Parsed {
+  const value = parseNumber(text);
+  return value === null ? { ok: false, mend: `type a number in ${field.unit}.` } : { ok: true, value };
+}
+
 /** Percent on screen, a share in the facts. */
 function stored(field: SheetField, typed: number): number {
   return field.key === 'solids' ? typed / 100 : typed;
@@ -167,7 +185,7 @@ function FieldRow({
   onKeep: (changed: Sheet, said: string) => boolean;
 }) {
   const own = field.source === 'label';
-  const shown = field.value === null ? '' : String(Math.round(field.value * 10) / 10);
+  const shown = field.value === null ? '' : valueText(field);
   const [typed, setTyped] = useState<string | null>(null);
   const keep = () => {
     const text = typed?.trim();
@@ -176,9 +194,9 @@ function FieldRow({
     if (text === undefined || (own && text === shown) || (!own && text === '')) return;
     const { [field.key]: _was, ...rest } = sheet.label;
     if (text === '') return void onKeep({ ...sheet, label: rest as Label }, 'Back to what is usual.');
-    const value = parseNumber(text);
-    if (value === null) return void toast.error(`${field.name}: type a number in ${field.unit}.`);
-    onKeep({ ...sheet, label: { ...sheet.label, [field.key]: stored(field, value) } }, 'The label counts from now on.');
+    const value = field.unit === 'min' ? parseQuantity(text, 'duration', 'min') : numberOf(text, field);
+    if (!value.ok) return void toast.error(`${field.name}: ${value.mend}`);
+    onKeep({ ...sheet, label: { ...sheet.label, [field.key]: stored(field, value.value) } }, 'The label counts from now on.');
   };
   const differs = beside !== null && beside.value !== field.value;
   return (
@@ -198,7 +216,7 @@ function FieldRow({
             onBlur={keep}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
-          <span className="figure w-8">{field.unit}</span>
+          <span className="figure w-8">{field.unit === 'min' ? '' : field.unit}</span>
         </label>
       </td>
       <td className={own ? 'font-[650] text-ink' : 'second'}>
@@ -206,7 +224,7 @@ function FieldRow({
       </td>
       {beside && (
         <td className={`figure text-right ${differs ? 'font-[650] text-ink underline' : 'second'}`}>
-          {beside.value === null ? '–' : Math.round(beside.value * 10) / 10}
+          {beside.value === null ? '–' : valueText(beside)}
         </td>
       )}
     </tr>

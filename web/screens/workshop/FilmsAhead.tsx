@@ -48,36 +48,49 @@ function Film({ film, now }: { film: FilmAhead; now: number }) {
           {film.pegs.length > 0 && ` · peg ${film.pegs.join(', ')}`} · {film.paint}, laid {words.moment(film.laidAt)}
         </span>
       </p>
-      <ol className="mt-1 grid grid-cols-3 gap-x-4 gap-y-1 sm:grid-cols-5 lg:grid-cols-9">
+      <ol className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1 sm:grid-cols-5 lg:grid-cols-9">
         {film.stages.map((stage) => (
-          <li
-            key={stage.name}
-            className={`border-t-4 pt-0.5 leading-tight ${stage.at !== null && stage.at <= now ? 'border-ink' : 'border-hairline'}`}
-          >
-            <span className="second block text-small">{stage.name}</span>
-            {stage.at === null ? (
-              <span className="second text-small">never</span>
-            ) : (
-              <Why
-                title={stage.name}
-                text={`Nine in ten between ${words.moment(stage.early ?? stage.at)} and ${words.moment(stage.late ?? stage.at)}, on the clock of the air where it hangs.`}
-                source={stage.source}
-              >
-                <span className="figure">{words.moment(stage.at)}</span>
-              </Why>
-            )}
-          </li>
+          <StageCell key={stage.name} stage={stage} now={now} />
         ))}
       </ol>
       {still !== null && still > 1 && (
-        <p className="second mt-1.5 text-small">
-          Cured in {hours(still)} as it hangs;{' '}
-          {film.aids.map((aid) => `${aid.name}: ${aid.hours === null ? 'never' : hours(aid.hours)}`).join(', ')}.{' '}
-          <Why title="Low oven" text={film.oven.because} source="default">
-            Low oven
-          </Why>
-          {film.oven.hours !== null && ` at most ${film.oven.limitC} °C: ${hours(film.oven.hours)}`}
-        </p>
+        <details className="mt-1">
+          <summary className="second min-h-9 cursor-pointer text-small">Cured in {hours(still)} as it hangs; what would quicken it</summary>
+          <ul className="text-small">
+            {film.aids.map((aid) => (
+              <li key={aid.name}>
+                {aid.name}: {aid.hours === null ? 'never' : hours(aid.hours)}
+              </li>
+            ))}
+            <li>
+              low oven, at most {film.oven.limitC} °C: {film.oven.hours === null ? 'it needs its clear first' : hours(film.oven.hours)}.{' '}
+              <span className="second">{film.oven.because}</span>
+            </li>
+          </ul>
+        </details>
+      )}
+    </li>
+  );
+}
+
+/** Reached, a clock time today, or a day: the exact time and its band on demand. */
+function StageCell({ stage, now }: { stage: FilmAhead['stages'][number]; now: number }) {
+  const words = useWords();
+  const { at } = stage;
+  const reached = at !== null && at <= now;
+  return (
+    <li className={`border-t-4 pt-0.5 leading-tight ${reached ? 'border-ink' : 'border-hairline'}`}>
+      <span className="second block text-small">{stage.name}</span>
+      {at === null ? (
+        <span className="second text-small">never</span>
+      ) : (
+        <Why
+          title={`${stage.name}: ${words.moment(at)}`}
+          text={`Nine in ten between ${words.moment(stage.early ?? at)} and ${words.moment(stage.late ?? at)}, on the clock of the air where it hangs.`}
+          source={stage.source}
+        >
+          <span className="figure">{reached ? 'reached' : at - now < 20 * 60 ? words.clock(at) : words.day(at)}</span>
+        </Why>
       )}
     </li>
   );

@@ -1,10 +1,11 @@
-import type { Layer, Part, Product } from '#core/facts/index';
+import type { Layer, Part, Product, Zone } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
+import { CopyPlus, GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
+import { newId } from '../../../app/useFacts.ts';
 import { Why } from '../../../views/Why.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
@@ -54,6 +55,9 @@ export function LayerList({
               layer={layer}
               view={stack.layers.find((own) => own.layerId === layer.id)}
               laid={laidIds.has(layer.id)}
+              zones={part.zones.filter((zone) => zone.bare === undefined)}
+              onCovers={(covers) => change(layer, { covers }, 'The plan has moved.')}
+              onRepeat={() => onChange([...part.layers, { ...layer, id: newId() }], 'Repeated on top.')}
               onChoose={() => onChoose(layer.id)}
               onCoats={(coats) => change(layer, { coats }, `${coats} ${coats === 1 ? 'coat' : 'coats'}.`)}
               onPaint={(product) => change(layer, { productId: product.id, wanted: undefined }, `${product.name} instead.`)}
@@ -78,6 +82,9 @@ type RowProps = {
   layer: Layer;
   view: StackView['layers'][number] | undefined;
   laid: boolean;
+  zones: readonly Zone[];
+  onCovers: (covers: Layer['covers']) => void;
+  onRepeat: () => void;
   onChoose: () => void;
   onCoats: (coats: number) => void;
   onFlat: () => void;
@@ -85,7 +92,7 @@ type RowProps = {
   onPaint: (product: Product) => void;
 };
 
-function LayerRow({ layer, view, laid, onChoose, onCoats, onFlat, onRemove, onPaint }: RowProps) {
+function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCoats, onFlat, onRemove, onPaint }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: layer.id, disabled: laid });
   const name = view?.name ?? 'layer';
   const least = view?.laidCoats ?? 1;
@@ -94,7 +101,7 @@ function LayerRow({ layer, view, laid, onChoose, onCoats, onFlat, onRemove, onPa
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
-      className="grid grid-cols-[30px_22px_1fr_auto_auto_auto] items-center gap-x-3 border-b border-hairline bg-sheet py-1"
+      className="grid grid-cols-[30px_22px_1fr_auto_auto_auto_auto] items-center gap-x-3 border-b border-hairline bg-sheet py-1"
     >
       <button
         type="button"
@@ -123,6 +130,21 @@ function LayerRow({ layer, view, laid, onChoose, onCoats, onFlat, onRemove, onPa
         <button type="button" className="truncate text-left font-[650] text-ink" onClick={onChoose}>
           {name}
         </button>
+        {zones.length > 1 && !laid && (
+          <select
+            className="field ml-2 !min-h-8 !w-32 text-small"
+            aria-label={`Where ${name} goes`}
+            value={layer.covers === 'all' ? 'all' : layer.covers[0]}
+            onChange={(event) => onCovers(event.target.value === 'all' ? 'all' : [event.target.value])}
+          >
+            <option value="all">all over</option>
+            {zones.map((zone) => (
+              <option key={zone.id} value={zone.id}>
+                {zone.name}
+              </option>
+            ))}
+          </select>
+        )}
         {view?.coatsToHide != null && (
           <span className="second ml-2 shrink-0 text-small">
             <Why
@@ -161,6 +183,15 @@ function LayerRow({ layer, view, laid, onChoose, onCoats, onFlat, onRemove, onPa
       </span>
       <button type="button" className="chip !min-h-8 text-small" aria-pressed={layer.flatAfter !== undefined} onClick={onFlat}>
         flat after
+      </button>
+      <button
+        type="button"
+        className="grid size-9 place-items-center"
+        aria-label={`Repeat ${name} on top`}
+        title="Repeat on top"
+        onClick={onRepeat}
+      >
+        <CopyPlus size={15} aria-hidden />
       </button>
       <button
         type="button"

@@ -1,5 +1,6 @@
 import { type Part, plain } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
+import { newId } from '../../../app/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 
 const REASONS = ['bearing', 'hinge', 'electrical contact', 'earth point', 'works oiled', 'mechanism', 'printing stays'] as const;
@@ -7,6 +8,18 @@ const REASONS = ['bearing', 'hinge', 'electrical contact', 'earth point', 'works
 /** Which faces are seen, which hidden, and which stay bare with the reason. */
 export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields: Partial<Part>, said: string) => void }) {
   const words = useWords();
+  const zoneOfHidden = part.faces.find((face) => !face.seen)?.zoneId;
+  const mixed = zoneOfHidden !== undefined && part.faces.some((face) => face.seen && face.zoneId === zoneOfHidden);
+  const apart = () => {
+    const zone = { id: newId(), name: 'Hidden faces' };
+    onChange(
+      {
+        zones: [...part.zones, zone],
+        faces: part.faces.map((face) => (face.seen ? face : { ...face, zoneId: zone.id })),
+      },
+      'They are a zone of their own: choose its layers under Coats.',
+    );
+  };
   return (
     <section className="border-t border-hairline pt-3" aria-label="Faces">
       <h3 className="font-[650] text-ink">Faces</h3>
@@ -34,6 +47,11 @@ export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields:
           );
         })}
       </ul>
+      {mixed && (
+        <button type="button" className="act mt-2 !min-h-10" onClick={apart}>
+          Give the hidden faces a film of their own
+        </button>
+      )}
       <ul className="mt-2 space-y-2">
         {part.zones.map((zone) => (
           <li key={zone.id} className="flex flex-wrap items-center gap-3">
