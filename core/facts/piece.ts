@@ -64,7 +64,14 @@ export const zoneSchema = z.strictObject({
 export type Zone = z.infer<typeof zoneSchema>;
 
 /** Where two zones meet: the tape line. */
-export const edgeSchema = z.strictObject({ a: idSchema, b: idSchema, mm: lengthSchema, curve: curveSchema });
+export const edgeSchema = z.strictObject({
+  a: idSchema,
+  b: idSchema,
+  mm: lengthSchema,
+  curve: curveSchema,
+  /** Where it runs, measured from a fixed feature: lines are mirrored by it. */
+  runs: z.string().trim().max(120).optional(),
+});
 export type Edge = z.infer<typeof edgeSchema>;
 
 /** What a layer wants where no product is chosen yet. */

@@ -153,6 +153,17 @@ describe('the whole piece', () => {
     for (const prep of steps(result, 'prep')) expect(at(fit)).toBeGreaterThanOrEqual((prep.placed?.end ?? 0) - 1e-6);
     for (const clean of steps(result, 'clean')) expect(at(clean)).toBeGreaterThanOrEqual((fit.placed?.end ?? 0) - 1e-6);
   });
+  it('tries a stopped part as it is, so that the others go on', () => {
+    const result = two({ parts: [part(), part({ id: 'lid', name: 'Lid', material: 'unknown' })] });
+    expect(steps(result, 'wash').length + steps(result, 'strip-on').length).toBeGreaterThan(0);
+    const stopped = result.steps.filter((step) => step.stopped !== undefined && step.stage !== 'fit');
+    expect(stopped.length).toBeGreaterThan(0);
+    for (const step of stopped) expect(step.on.map(({ partId }) => partId)).toEqual(['lid']);
+    const fit = steps(result, 'dry-fit')[0];
+    const clean = steps(result, 'clean').filter((step) => step.on[0].partId === 'body');
+    for (const step of clean) expect(at(step)).toBeGreaterThanOrEqual((fit.placed?.end ?? 0) - 1e-6);
+    expect(clean).toHaveLength(1);
+  });
   it('leaves a post too thin for any thread alone', () => {
     const thin = two({
       fastenings: [{ id: 'rivet', kind: 'rivet', a: 'body', b: 'lid', count: 2, note: '', post: { acrossMm: 2.5, deepMm: 7 } }],

@@ -379,7 +379,10 @@ export class CoatBuilder {
         zones: keepers.zones,
         title: `Mask ${keepers.zones.map((zone) => this.#group.lead.zones[zone].name.toLowerCase()).join(' and ')}`,
         minutes: (minutes.mask + minutes.cover) * copies,
-        detail: `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
+        detail: [
+          `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
+          ...keepers.edges.flatMap((edge) => (edge.runs ? [`it runs ${edge.runs}`] : [])),
+        ].join('; '),
         because: this.masking?.because ?? '',
         consumables: (millimetres / 1000) * 1.15 * TAPE_PRICE_A_METRE + 10,
       },

@@ -1,8 +1,10 @@
 import { resolveLayer } from '#core/coats/index';
 import {
   AIDS,
+  airAt,
   changedAir,
   type Conditions,
+  cureLimit,
   DryingClocks,
   type ForcedCure,
   forcedCure,
@@ -10,6 +12,7 @@ import {
   type Stage,
   familyDrying,
   type FilmTimes,
+  sunSurface,
 } from '#core/drying/index';
 import type { Facts, Part, Piece } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
@@ -41,6 +44,8 @@ export type FilmAhead = {
   readonly curesInHours: number | null;
   readonly aids: readonly { readonly name: string; readonly hours: number | null }[];
   readonly oven: ForcedCure;
+  /** Surface in full sun now, °C, and whether part and coating bear it. */
+  readonly sun: { readonly surfaceC: number; readonly bears: boolean };
 };
 
 export type FilmsAhead = { readonly films: readonly FilmAhead[]; readonly learned: readonly Learned[] };
@@ -95,6 +100,12 @@ export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): F
     return newest ? [ahead(piece, part, newest)] : [];
   }
 
+  function inSun(part: Part, film: PlannedFilm): FilmAhead['sun'] {
+    const air = conditions[film.placeId];
+    const surfaceC = sunSurface(air ? airAt(air, now).airC : 20, film.lab.l);
+    return { surfaceC, bears: surfaceC <= cureLimit(part.material, film.family) };
+  }
+
   function ahead(piece: Piece, part: Part, film: PlannedFilm): FilmAhead {
     const times = timesOf(film, clocks, LOGGED);
     const laidAt = endOf(film);
@@ -121,6 +132,7 @@ export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): F
       curesInHours: cureIn(clocks),
       aids: aided.map(({ name, clocks: own }) => ({ name, hours: cureIn(own) })),
       oven: forcedCure(part.material, film.family),
+      sun: inSun(part, film),
     };
   }
 }

@@ -138,13 +138,16 @@ function coatsOf(group: PartGroup, context: PlanContext, chain: StepChain, strip
   return coats;
 }
 
-/** The bare parts are tried together after their surfaces are done and before any is cleaned for paint. */
+/**
+ * The bare parts are tried together after their surfaces are done and before any is cleaned for paint. A part that is stopped is
+ * tried as it is: it would hold up the others else.
+ */
 function addDryFit(piece: Piece, context: PlanContext, surfaces: readonly SurfaceSteps[], steps: Step[], gaps: Gap[]): void {
-  const stopped = surfaces.find((own) => own.stopped)?.stopped;
-  const dryFit = surfaces.length > 0 ? dryFitStep(piece, context, stopped) : null;
+  const going = surfaces.filter((own) => !own.stopped);
+  const dryFit = surfaces.length > 0 ? dryFitStep(piece, context, going.length > 0 ? undefined : surfaces[0].stopped) : null;
   if (!dryFit) return;
   steps.push(dryFit);
-  for (const { surface, clean } of surfaces) {
+  for (const { surface, clean } of going) {
     if (surface) gaps.push({ ...after(surface, 'every part is bare and smooth first'), to: dryFit.id });
     gaps.push({ ...after(dryFit.id, 'the bare parts are tried together first'), to: clean });
   }

@@ -169,9 +169,7 @@ function scheduleSteps(
       ...(step.coat && step.coat.hand !== 'brush' ? { airAllows: air(step.coat.family, step.coat.productId, facts) } : {}),
     };
   });
-  const usable = gaps
-    .filter((gap) => ids.has(gap.to))
-    .map((gap) => ({ ...gap, from: gap.from.filter((id) => ids.has(id)), together: gap.together.filter((id) => ids.has(id)) }));
+  const usable = gaps.filter((gap) => ids.has(gap.to)).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
   return schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES });
 }
 

@@ -71,16 +71,13 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
       </span>
       <p className="mt-2 border-t border-hairline pt-2" role="status">
         {!wished && <>Planned end {view.planned === null ? 'not known' : words.moment(view.planned)}.</>}
-        {wished && answer && (
+        {wished && answer && answer.end === null && (
+          <strong className="text-ink">{answer.stopped ?? 'No plan keeps every window then.'}</strong>
+        )}
+        {wished && answer && answer.end !== null && (
           <>
-            {answer.end === null ? (
-              <strong className="text-ink">{answer.stopped ?? 'No plan keeps every window then.'}</strong>
-            ) : (
-              <>
-                Then it ends <strong className="text-ink">{words.moment(answer.end)}</strong>
-                {view.planned !== null && `, ${difference(answer.end - view.planned)}`}, in {answer.sessions} sessions.
-              </>
-            )}
+            Then it ends <strong className="text-ink">{words.moment(answer.end)}</strong>
+            {view.planned !== null && `, ${difference(answer.end - view.planned)}`}, in {answer.sessions} sessions.
           </>
         )}
       </p>

@@ -1,4 +1,4 @@
-import { airAt, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
+import { airAt, type AirVerdict, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
 import { localMoment } from '#core/units/index';
 import { useMemo, useState } from 'react';
 import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
@@ -15,7 +15,7 @@ export function AirChart() {
   const sheet = facts.sheets.find((own) => own.id === sheetId);
   const words = useWords();
   const air = conditions[placeId] ?? conditions[workshop.sprayPlaceId];
-  const { points, damp } = useMemo(() => {
+  const { points, damp, blush } = useMemo(() => {
     const drying = familyDrying(sheet?.family ?? 'acrylic-lacquer');
     const range = sprayRange(drying.early ?? drying.mechanism, sheet?.family ?? 'acrylic-lacquer', sheet?.label);
     const series = Array.from({ length: HOURS }, (_, hour) => {
@@ -26,17 +26,10 @@ export function AirChart() {
         airC: round(now.airC),
         rh: round(now.rh),
         margin: round(now.dewMarginC),
-        stop: airVerdict(now, range).verdict === 'stop',
+        verdict: airVerdict(now, range).verdict,
       };
     });
-    const stretches: { from: number; to: number }[] = [];
-    for (const point of series) {
-      if (!point.stop) continue;
-      const last = stretches.at(-1);
-      if (last && last.to === point.at) last.to = point.at + 60;
-      else stretches.push({ from: point.at, to: point.at + 60 });
-    }
-    return { points: series, damp: stretches };
+    return { points: series, damp: stretchesOf(series, 'stop'), blush: stretchesOf(series, 'care') };
   }, [air, plan.now, sheet]);
   const ticks = points
     .map((point) => Math.round(point.at / 60) * 60)
@@ -68,7 +61,8 @@ export function AirChart() {
       </div>
       <figcaption className="second text-small">
         {air.rests} Line: temperature. Dashed: dew margin, at least 3° to spray. Pale: humidity. Shaded: hours it should not be sprayed
-        {damp.length === 0 ? ', none ahead' : ''}.
+        {damp.length === 0 ? ', none ahead' : ''}; lightly shaded: it may blush, mist coats then
+        {blush.length === 0 ? ', none ahead' : ''}.
       </figcaption>
       <div className="mt-2 h-56">
         <ResponsiveContainer width="100%" height="100%">
@@ -84,6 +78,9 @@ export function AirChart() {
             />
             <YAxis yAxisId="c" domain={[0, 'dataMax + 4']} stroke="var(--second)" fontSize={13} unit="°" />
             <YAxis yAxisId="rh" orientation="right" domain={[0, 100]} stroke="var(--second)" fontSize={13} unit="%" width={48} />
+            {blush.map((stretch) => (
+              <ReferenceArea key={stretch.from} yAxisId="c" x1={stretch.from} x2={stretch.to} fill="var(--hairline)" fillOpacity={0.35} />
+            ))}
             {damp.map((stretch) => (
               <ReferenceArea key={stretch.from} yAxisId="c" x1={stretch.from} x2={stretch.to} fill="var(--hairline)" fillOpacity={0.7} />
             ))}
@@ -109,6 +106,18 @@ export function AirChart() {
       </div>
     </figure>
   );
+}
+
+/** Hours in a row with this verdict, as stretches of time. */
+function stretchesOf(series: readonly { at: number; verdict: AirVerdict['verdict'] }[], verdict: AirVerdict['verdict']) {
+  const stretches: { from: number; to: number }[] = [];
+  for (const point of series) {
+    if (point.verdict !== verdict) continue;
+    const last = stretches.at(-1);
+    if (last && last.to === point.at) last.to = point.at + 60;
+    else stretches.push({ from: point.at, to: point.at + 60 });
+  }
+  return stretches;
 }
 
 function round(value: number): number {

@@ -66,6 +66,10 @@ function Film({ film, now }: { film: FilmAhead; now: number }) {
               low oven, at most {film.oven.limitC} °C: {film.oven.hours === null ? 'it needs its clear first' : hours(film.oven.hours)}.{' '}
               <span className="second">{film.oven.because}</span>
             </li>
+            <li>
+              full sun: its surface would be about {words.temperature(film.sun.surfaceC)}
+              {film.sun.bears ? ', which it bears' : ': too hot for it, keep it out of the sun'}
+            </li>
           </ul>
         </details>
       )}

@@ -6,6 +6,7 @@ import type { SectionProps } from '../JobSheet.tsx';
 import { Bags } from './Bags.tsx';
 import { Fastenings } from './Fastenings.tsx';
 import { FitOrder } from './FitOrder.tsx';
+import { SparesBox } from './SparesBox.tsx';
 
 /** How the piece comes apart, where its small parts go, and in what order it goes together again. */
 export function TakingApart({ piece, view }: SectionProps) {
@@ -18,6 +19,7 @@ export function TakingApart({ piece, view }: SectionProps) {
       </div>
       <div className="space-y-4">
         <FitOrder piece={piece} />
+        <SparesBox piece={piece} />
         <Cautions
           hazards={[
             ...(piece.mains ? (['mains'] as const) : []),

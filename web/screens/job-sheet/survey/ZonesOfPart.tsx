@@ -47,6 +47,27 @@ export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields:
           );
         })}
       </ul>
+      {part.edges.map((edge, index) => (
+        <label key={`${edge.a}${edge.b}`} className="mt-2 flex flex-wrap items-center gap-3">
+          <span>
+            {zoneName(part, edge.a)} meets {zoneName(part, edge.b)}, {words.length(edge.mm)}: it runs
+          </span>
+          <input
+            className="field !min-h-9 !w-64"
+            defaultValue={edge.runs ?? ''}
+            maxLength={120}
+            placeholder="18 mm above the sill"
+            onBlur={(event) => {
+              const runs = event.target.value.trim();
+              if (runs === (edge.runs ?? '')) return;
+              onChange(
+                { edges: part.edges.map((own, at) => (at === index ? { ...own, runs: runs || undefined } : own)) },
+                'Noted: the mask is set out by it.',
+              );
+            }}
+          />
+        </label>
+      ))}
       {mixed && (
         <button type="button" className="act mt-2 !min-h-10" onClick={apart}>
           Give the hidden faces a film of their own
@@ -86,4 +107,8 @@ export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields:
       </ul>
     </section>
   );
+}
+
+function zoneName(part: Part, id: string): string {
+  return part.zones.find((zone) => zone.id === id)?.name ?? id;
 }
