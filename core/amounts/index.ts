@@ -1,6 +1,7 @@
 import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
 
+export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
 export { type Mix, mixFor, type MixPart, type MixQuestion } from './mixing.ts';
 
 /** Paint used, by two models of which the larger holds (BRIEF §7). */

@@ -1,3 +1,4 @@
+import { isOwnThinner } from '#core/drying/index';
 import { type Family, type Label, plain } from '#core/facts/index';
 
 /** What goes into the cup for a given need: paint, hardener and reducer by volume and weight, cup by cup (BRIEF §6). */
@@ -38,7 +39,7 @@ export function mixFor({ needMl, label, own, thinner, cupMl = CUP_ML }: MixQuest
   const paintMl = ml / (1 + reducer + hardener);
   const part = (what: MixPart['what'], volume: number): MixPart => ({ what, ml: volume, grams: volume * DENSITY[what] });
   const warnings = [
-    ...(thinner !== undefined && thinner !== own
+    ...(thinner !== undefined && !isOwnThinner(own, thinner)
       ? [`${plain(thinner)} thinner in ${plain(own)}: it may separate or spit, and its bite counts. Care at best; try it in a glass.`]
       : []),
     ...(label.potLifeMin !== undefined

@@ -45,6 +45,8 @@ const need = (mix: string, missingMl: number, productId?: string): PaintNeed => 
   missingMl,
   neededMl: missingMl,
   shelfMl: 0,
+  keptMl: 0,
+  jarMl: 0,
   neededBy: null,
 });
 

@@ -14,6 +14,9 @@ export type PaintNeed = {
   readonly missingMl: number;
   readonly neededMl: number;
   readonly shelfMl: number;
+  /** Wanted for touch-up besides, and how much of that is really left once the coats are on. */
+  readonly keptMl: number;
+  readonly jarMl: number;
   readonly neededBy: Minute | null;
 };
 

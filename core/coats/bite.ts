@@ -99,6 +99,11 @@ export function isPlastic(material: Material): boolean {
   return PLASTICS.includes(material);
 }
 
+/** What is, or may be, PP or PE: nothing holds there without adhesion promoter (BRIEF §6, rule 7). */
+export function wantsPromoter(material: Material): boolean {
+  return material === 'pp' || material === 'unknown';
+}
+
 /** A product made for plastics bites 1 less on these. */
 export const KIND_TO: readonly Material[] = ['abs', 'polystyrene', 'resin'];
 

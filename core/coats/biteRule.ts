@@ -11,8 +11,14 @@ export function biteAgainstResistance(below: Below, above: Above): BiteFinding {
   const { resistance, what } = resistanceOf(below, above);
   const margin = bite - resistance;
   const exception = exceptionTo(below, above);
-  if (exception) return { ...exception, margin };
-  const numbers = `bite ${bite} against resistance ${resistance} of ${what}`;
+  const byNumbers = verdictOf(margin, `bite ${bite} against resistance ${resistance} of ${what}`, above);
+  if (exception === null) return byNumbers;
+  // Where the film itself is excepted, the plastic below it still counts.
+  const throughIt = isPlastic(below.material) && bite > plasticResistance(below, above) + 1;
+  return throughIt ? byNumbers : { ...exception, margin };
+}
+
+function verdictOf(margin: number, numbers: string, above: Above): BiteFinding {
   if (margin <= 0) return { verdict: 'sits', rule: '5 bite', because: `It does not attack: ${numbers}.`, margin };
   if (margin === 1 || above.coat === 'mist') {
     const mend = above.coat === 'mist' ? 'the mist coats must flash off well' : 'mist coats, long flash, a sample board first';
@@ -22,7 +28,7 @@ export function biteAgainstResistance(below: Below, above: Above): BiteFinding {
 }
 
 /** The higher of paint and thinner; a heavy wet coat adds 1; sanding opens a young enamel film and adds 1. */
-function totalBite(below: Below, above: Above): number {
+export function totalBite(below: Below, above: Above): number {
   const paint = biteOf(above.family, above.by);
   const thinner = above.thinner === undefined ? 0 : biteOf(above.thinner);
   const wet = above.coat === 'wet' ? 1 : 0;
@@ -33,9 +39,13 @@ function totalBite(below: Below, above: Above): number {
   return Math.max(paint, thinner) + wet + young;
 }
 
+/** Of the bare material; a product made for plastics bites 1 less there. */
+function plasticResistance(below: Below, above: Above): number {
+  return bareResistance(below.material) + (above.forPlastics && KIND_TO.includes(below.material) ? 1 : 0);
+}
+
 function resistanceOf(below: Below, above: Above): { resistance: number; what: string } {
-  const kind = above.forPlastics && KIND_TO.includes(below.material) ? 1 : 0;
-  const bare = bareResistance(below.material) + kind;
+  const bare = plasticResistance(below, above);
   if (below.family === null) return { resistance: bare, what: `bare ${plain(below.material)}` };
   const film = filmResistance(below.family, below.state === 'cured');
   const name = plain(below.family);
@@ -46,7 +56,7 @@ function resistanceOf(below: Below, above: Above): { resistance: number; what: s
 
 /** Exceptions of rule 5 that painters agree on. */
 function exceptionTo(below: Below, above: Above): Finding | null {
-  if (below.family === null || below.state !== 'cured' || isPlastic(below.material)) return null;
+  if (below.family === null || below.state !== 'cured') return null;
   const twoPack = above.family === 'urethane-2k' || above.family === 'epoxy-primer';
   if (twoPack && ENAMELS.includes(below.family)) {
     return { verdict: 'care', rule: '5 exception', because: `2K over cured ${plain(below.family)} mostly holds: a board first.` };

@@ -1,4 +1,4 @@
-export { bareResistance, biteOf, filmResistance, isPlastic } from './bite.ts';
+export { bareResistance, biteOf, filmResistance, isPlastic, wantsPromoter } from './bite.ts';
 export { type Evidence, evidenceFinding, paintKey, TILE_OUTCOMES, type TileOutcome } from './evidence.ts';
 export {
   clearToBuild,

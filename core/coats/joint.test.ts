@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, MATERIALS } from '#core/facts/index';
-import { type Above, type Below, isBetter, joint, remediesFor } from './index.ts';
+import { type Above, type Below, isBetter, joint, remediesFor, wantsPromoter } from './index.ts';
 
 type Case = readonly [why: string, below: Partial<Below>, above: Above, verdict: 'sits' | 'care' | 'stop', rule?: string];
 
@@ -84,8 +84,87 @@ const CASES: readonly Case[] = [
     'a hot thinner counts',
     film('water-acrylic', 'dry', { scuffed: true }),
     { family: 'water-acrylic', thinner: 'acrylic-lacquer' },
+    'care',
+    'thinning',
+  ],
+  ['thinner of the same range is its own', film('lacquer-primer', 'dry'), { family: 'acrylic-lacquer', thinner: 'nitro-lacquer' }, 'sits'],
+  [
+    'alcohol type takes lacquer thinner',
+    film('urethane-2k', 'cured', { scuffed: true }),
+    { family: 'alcohol-acrylic', thinner: 'acrylic-lacquer' },
     'sits',
   ],
+  ['a hot thinner on soft film', film('acrylic-lacquer', 'dry'), { family: 'alkyd-enamel', thinner: 'acrylic-lacquer' }, 'stop', '5 bite'],
+  [
+    'own thinners of two ranges are two thinners',
+    film('decal', 'dry'),
+    { family: 'water-acrylic', thinner: 'alcohol-acrylic' },
+    'care',
+    'thinning',
+  ],
+  ['base past its window unkeyed, under another family', film('solvent-base', 'dry'), { family: 'urethane-2k' }, 'stop', '2 window'],
+  ['base past its window keyed', film('solvent-base', 'dry', { scuffed: true }), { family: 'urethane-2k' }, 'care', '5 bite'],
+  ['2K past its window unkeyed, under lacquer', film('urethane-2k', 'dry'), { family: 'acrylic-lacquer' }, 'stop', '2 window'],
+  ['epoxy past its window unkeyed', film('epoxy-primer', 'dry', { role: 'primer' }), { family: 'urethane-2k' }, 'stop', '2 window'],
+  ['etch past its window unkeyed', film('etch-primer', 'dry', { role: 'primer' }), { family: 'acrylic-lacquer' }, 'stop', '2 window'],
+  [
+    'waterborne base on etch past its window',
+    film('etch-primer', 'dry', { scuffed: true }),
+    { family: 'waterborne-base' },
+    'care',
+    '3 named pair',
+  ],
+  [
+    'lacquer thinner makes enamel wait on epoxy',
+    film('epoxy-primer', 'fresh', { hours: 3 }),
+    { family: 'acrylic-enamel', thinner: 'acrylic-lacquer' },
+    'stop',
+  ],
+  ['enamel on epoxy at 3 h', film('epoxy-primer', 'fresh', { hours: 3 }), { family: 'acrylic-enamel' }, 'sits'],
+  [
+    'clear on a lacquer metallic, whose window stays open',
+    film('acrylic-lacquer', 'dry', { metallic: true }),
+    { family: 'acrylic-lacquer', role: 'clear' },
+    'sits',
+  ],
+  [
+    'candy on a scuffed base metallic',
+    film('solvent-base', 'dry', { metallic: true, scuffed: true }),
+    { family: 'candy' },
+    'stop',
+    '2 window',
+  ],
+  ['lacquer melts into cured nitro', film('nitro-lacquer', 'cured'), { family: 'acrylic-lacquer' }, 'care', '3 lacquer group'],
+  ['lacquer on nitro before its hour', film('nitro-lacquer', 'fresh', { hours: 0.4 }), { family: 'acrylic-lacquer' }, 'stop'],
+  ['nitro on old nitro', film('nitro-lacquer', 'cured', { ageDays: 400 }), { family: 'nitro-lacquer' }, 'care', '3 lacquer group'],
+  ['nitro over acrylic lacquer', film('acrylic-lacquer', 'dry', { scuffed: true }), { family: 'nitro-lacquer' }, 'stop', '5 bite'],
+  [
+    '2K over cured enamel on ABS',
+    film('alkyd-enamel', 'cured', { material: 'abs', scuffed: true }),
+    { family: 'urethane-2k' },
+    'care',
+    '5 exception',
+  ],
+  [
+    '2K through cured lacquer to clear plastic',
+    film('acrylic-lacquer', 'cured', { material: 'clear', scuffed: true }),
+    { family: 'urethane-2k' },
+    'care',
+    '5 bite',
+  ],
+  ['dye on smooth metal', bare('brass', false), { family: 'dye' }, 'care', '7 key'],
+  ['an unknown paint on its best ground', bare('steel'), { family: 'unknown' }, 'care', 'unknown product'],
+  [
+    'an unknown paint over primer',
+    film('lacquer-primer', 'dry', { role: 'fine-primer' }),
+    { family: 'unknown', role: 'colour' },
+    'care',
+    'unknown product',
+  ],
+  ['an unknown paint on wet film', film('lacquer-primer', 'wet'), { family: 'unknown' }, 'stop', '2 window'],
+  ['water type on unknown material', bare('unknown'), { family: 'water-acrylic' }, 'stop', '7 key'],
+  ['water type on unknown material with promoter', bare('unknown'), { family: 'water-acrylic', promoter: true }, 'sits'],
+  ['enamel on unknown material with promoter', bare('unknown'), { family: 'alkyd-enamel', promoter: true }, 'stop', '6 substrate'],
   ['2K over cured enamel', film('alkyd-enamel', 'cured', { scuffed: true }), { family: 'urethane-2k' }, 'care', '5 exception'],
   ['2K over cured scuffed lacquer', film('acrylic-lacquer', 'cured', { scuffed: true }), { family: 'urethane-2k' }, 'sits', '5 exception'],
   ['lacquer over factory enamel', film('baked-enamel', 'cured', { scuffed: true }), { family: 'acrylic-lacquer' }, 'sits'],
@@ -178,14 +257,14 @@ describe('joints', () => {
 
 /**
  * Every family on every keyed, bare substrate: s sits, c care, x stop. Metals, then ABS and polystyrene, resin, clear,
- * polypropylene with promoter, vinyl, rubber, plated plastic and wood, unknown.
+ * polypropylene with promoter, vinyl, rubber, plated plastic and wood, unknown with promoter.
  */
 const ON_BARE = `
 acrylic-lacquer   ssssssss cx s x s cccs x
 nitro-lacquer     ssssssss cx s x s cccs x
 lacquer-primer    ssssssss cx s x s cccs x
 wood-sealer       ssssssss cx s x s cccs x
-alkyd-enamel      ssssssss ss s c s xxss c
+alkyd-enamel      ssssssss ss s c s xxss x
 acrylic-enamel    ssssssss sc s x s xxss x
 alcohol-acrylic   ssssssss ss s c s ccss c
 water-acrylic     ssssssss ss s s s ssss s
@@ -201,7 +280,7 @@ high-temperature  ssssssss xx x x x xxxx x
 rust-barrier      ssssssss cx s x s cccs x
 texture           ssssssss sc s x s ccss x
 latex             ssssssss ss s s s ssss s
-unknown           ssssssss cx s x s cccs x
+unknown           cccccccc cx c x c cccc x
 `;
 
 describe('every family on every substrate', () => {
@@ -215,7 +294,7 @@ describe('every family on every substrate', () => {
     const got = MATERIALS.map((material) => {
       const below = { family: null, material, state: 'dry' as const, scuffed: true };
       return letters[
-        joint(below, { family, by, role: family.endsWith('primer') ? 'primer' : 'colour', promoter: material === 'pp' }).verdict
+        joint(below, { family, by, role: family.endsWith('primer') ? 'primer' : 'colour', promoter: wantsPromoter(material) }).verdict
       ];
     });
     expect(got.join('')).toBe(verdicts.join(''));

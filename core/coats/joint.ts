@@ -1,8 +1,8 @@
-import { type BelowFamily, type Family, type Hand, isMetal, type Material, plain, type Role } from '#core/facts/index';
-import { familyDrying, type FilmState } from '#core/drying/index';
-import { DECALS, ENAMELS, FILLERS, FLEXIBLE, LACQUER_GROUP, WATER_TYPES } from './bite.ts';
+import { type BelowFamily, type Family, FAMILIES, type Hand, isMetal, type Material, MATERIALS, plain, type Role } from '#core/facts/index';
+import { type FamilyDrying, familyDrying, type FilmState, isOwnThinner } from '#core/drying/index';
+import { DECALS, ENAMELS, FILLERS, FLEXIBLE, WATER_TYPES } from './bite.ts';
 import { biteAgainstResistance } from './biteRule.ts';
-import { agedLacquer, namedPair } from './namedPairs.ts';
+import { agedLacquer, lacquersMeet, namedPair } from './namedPairs.ts';
 
 export type JointVerdict = 'sits' | 'care' | 'stop';
 
@@ -56,14 +56,32 @@ export type Known = { readonly own?: Finding | null; readonly label?: Finding | 
 /**
  * Does this coat sit on that one? Rules 1–8 of BRIEF §6: the first of rules 1–5 that answers gives the bite verdict,
  * rules 6–8 always run, and the worst of all is the verdict. Own evidence and label speak for the bite only.
+ * A bare part of unknown material takes the worst verdict of all it may be (BRIEF §3).
  */
 export function joint(below: Below, above: Above, known: Known = {}): JointAnswer {
-  const findings = [biteFinding(below, above, known), substrate(below, above), key(below, above), needs(below, above)].filter(
-    (finding) => finding !== null,
-  );
+  if (below.family === null && below.material === 'unknown') return onUnknownMaterial(below, above, known);
+  const findings = [
+    biteFinding(below, above, known),
+    substrate(below, above),
+    key(below, above),
+    needs(below, above),
+    thinning(above),
+  ].filter((finding) => finding !== null);
   const worst = findings.reduce(worseOf);
   const source = worst.rule.startsWith('1 ') ? 'own' : worst.rule.startsWith('1b') ? 'label' : 'default';
   return { verdict: worst.verdict, rule: worst.rule, because: worst.because, source, findings };
+}
+
+/** The worst of every material it may be, and which one that was. */
+function onUnknownMaterial(below: Below, above: Above, known: Known): JointAnswer {
+  const candidates = MATERIALS.filter((material) => material !== 'unknown').map((material) => ({
+    material,
+    ...joint({ ...below, material }, above, known),
+  }));
+  const { material, ...worst } = candidates.reduce(worseOf);
+  if (worst.verdict === 'sits') return worst;
+  const because = `The material is unknown; were it ${plain(material)}: ${worst.because} A magnet, a float test or a scratch tells.`;
+  return { ...worst, because };
 }
 
 function biteFinding(below: Below, above: Above, known: Known): Finding {
@@ -72,8 +90,24 @@ function biteFinding(below: Below, above: Above, known: Known): Finding {
     if (known.own) return known.own;
     if (known.label) return known.label;
   }
-  if (below.family === null) return namedPair(below, above) ?? biteAgainstResistance(below, above);
-  return windowFinding(below, above) ?? namedPair(below, above) ?? freshUnderAnother(below) ?? biteAgainstResistance(below, above);
+  const bite =
+    (below.family === null ? null : windowFinding(below, above)) ??
+    namedPair(below, above) ??
+    (below.family === null ? null : freshUnderAnother(below)) ??
+    biteAgainstResistance(below, above);
+  return above.family === 'unknown' ? worseOf(bite, UNKNOWN_PAINT) : bite;
+}
+
+/** Label and boards speak before it; until they do nothing sits for certain (BRIEF §6, unknown products). */
+const UNKNOWN_PAINT: Finding = {
+  verdict: 'care',
+  rule: 'unknown product',
+  because: 'Nothing is known of this paint: try it on scrap first. Its thinner or clean-up line would settle it.',
+};
+
+/** How a film dries, or null for what is no paint of ours: factory finishes, fillers, decals. */
+function dryingOf(family: BelowFamily | null): FamilyDrying | null {
+  return FAMILIES.includes(family as Family) ? familyDrying(family as Family) : null;
 }
 
 /** Rule 2: wet and shut stop everything; the same family sits in its window, or again later. */
@@ -83,24 +117,25 @@ function windowFinding(below: Below, above: Above): Finding | null {
   if (below.state === 'shut') {
     return { verdict: 'stop', rule: '2 window', because: `The window of the ${name} below has shut: nothing goes on it until it reopens.` };
   }
-  if (below.metallic && above.role === 'clear' && below.state !== 'fresh') {
+  const drying = dryingOf(below.family);
+  const past = drying !== null && drying.coatUntil !== null && below.state !== 'fresh';
+  if (past && below.metallic && (above.role === 'clear' || above.family === 'candy')) {
     return {
       verdict: 'stop',
       rule: '2 window',
       because: 'The metallic is past its window: scuff it, lay a fresh base coat, then clear. Never clear straight on a scuffed metallic.',
     };
   }
+  if (past && drying.again === 'scuff' && !below.scuffed) {
+    return { verdict: 'stop', rule: '2 window', because: `Past its window ${name} wants a scuff before anything goes on.` };
+  }
   if (below.family !== above.family) return null;
-  const again = familyDrying(above.family).again;
-  if (below.state !== 'fresh' && again === 'never') {
+  if (past && drying.again === 'never') {
     return {
       verdict: 'stop',
       rule: '2 window',
       because: `Past its window ${name} takes no further coat: strip it, or try it on a board of your own.`,
     };
-  }
-  if (below.state !== 'fresh' && again === 'scuff' && !below.scuffed) {
-    return { verdict: 'stop', rule: '2 window', because: `Past its window ${name} wants a scuff before the next coat.` };
   }
   const aged = agedLacquer(below, above);
   if (aged) return aged;
@@ -155,11 +190,10 @@ function key(below: Below, above: Above): Finding | null {
 
 /** A film that stays dissolvable fuses with more of its own kind. */
 function fuses(below: Below, above: Above): boolean {
-  if (below.family === null || below.family === 'unknown' || (below.family as string) in { 'baked-enamel': 1, 'powder-coat': 1 })
-    return false;
-  const drying = familyDrying(below.family as Family);
+  const drying = below.family === 'unknown' ? null : dryingOf(below.family);
+  if (drying === null) return false;
   if (below.family === above.family) return drying.again === null || typeof drying.again === 'number';
-  return drying.coatUntil === null && LACQUER_GROUP.includes(below.family) && LACQUER_GROUP.includes(above.family);
+  return drying.coatUntil === null && lacquersMeet(below, above);
 }
 
 function bareKey(below: Below, above: Above): Finding | null {
@@ -169,9 +203,17 @@ function bareKey(below: Below, above: Above): Finding | null {
   }
   if (below.scuffed || above.promoter) return null;
   if (isMetal(below.material) && above.family === 'etch-primer') return null;
-  if (above.family === 'dye' || below.material === 'wood' || below.material === 'polystyrene') return null;
+  if (below.material === 'wood' || below.material === 'polystyrene') return null;
+  if (above.family === 'dye' && !isMetal(below.material)) return null;
   const what = isMetal(below.material) ? 'Smooth bare metal' : `Smooth ${on}`;
   return { verdict: 'care', rule: '7 key', because: `${what} gives little hold: key it with the grit for this coat.` };
+}
+
+/** A thinner from another range separates or spits: care at best, and its bite counts besides (BRIEF §6, thinning). */
+function thinning({ family, thinner }: Above): Finding | null {
+  if (thinner === undefined || isOwnThinner(family, thinner)) return null;
+  const because = `${plain(thinner)} thinner in ${plain(family)} may separate or spit: thin it with ${familyDrying(family).thinner}.`;
+  return { verdict: 'care', rule: 'thinning', because: because[0].toUpperCase() + because.slice(1) };
 }
 
 /** Rule 8, as far as it lies in the joint itself: what this coat needs below it. */

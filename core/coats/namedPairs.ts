@@ -1,11 +1,19 @@
 import { type BelowFamily, isMetal, plain } from '#core/facts/index';
 import { familyDrying } from '#core/drying/index';
-import { biteOf, ENAMELS, LACQUER_GROUP } from './bite.ts';
+import { ENAMELS, LACQUER_GROUP } from './bite.ts';
+import { totalBite } from './biteRule.ts';
 import type { Above, Below, Finding } from './joint.ts';
+
+/** Two lacquers that dissolve into each other: the group on itself or on nitro, nitro on nitro (BRIEF §6, lacquer group). */
+export function lacquersMeet(below: Below, above: Above): boolean {
+  const nitro = below.family === 'nitro-lacquer';
+  if (above.family === 'nitro-lacquer') return nitro;
+  return LACQUER_GROUP.includes(above.family) && (nitro || LACQUER_GROUP.includes(below.family as BelowFamily));
+}
 
 /** A lacquer older than 60 days under fresh lacquer is care (BRIEF §6, lacquer group). */
 export function agedLacquer(below: Below, above: Above): Finding | null {
-  if (!LACQUER_GROUP.includes(below.family as BelowFamily) || !LACQUER_GROUP.includes(above.family)) return null;
+  if (!lacquersMeet(below, above)) return null;
   if ((below.ageDays ?? 0) <= 60) return null;
   return { verdict: 'care', rule: '3 lacquer group', because: 'The lacquer below is older than 60 days: mist coats first, it may craze.' };
 }
@@ -99,8 +107,8 @@ function candyOverMetallic(below: Below, above: Above): Finding | null {
 function overEtch(below: Below, above: Above): Finding | null {
   if (below.family !== 'etch-primer') return null;
   if (above.family === 'epoxy-primer') return named('stop', 'Epoxy over etch primer lets go, unless the epoxy’s own label names etch.');
-  if (below.state !== 'fresh') return null;
   if (above.family === 'waterborne-base') return named('care', 'Waterborne base straight on etch: a primer between is safer.');
+  if (below.state !== 'fresh') return null;
   const takes =
     LACQUER_GROUP.includes(above.family) ||
     above.family === 'nitro-lacquer' ||
@@ -116,9 +124,7 @@ function overEpoxy(below: Below, above: Above): Finding | null {
   if (above.family === 'etch-primer') return named('stop', 'Etch never goes over epoxy.');
   if (below.state !== 'fresh') return null;
   if (above.family === 'urethane-2k') return named('sits', '2K over epoxy in its window.');
-  return (
-    beforeLayer(below, biteOf(above.family, above.by) >= 4 ? 12 : 2) ?? named('sits', `${plain(above.family)} over epoxy in its window.`)
-  );
+  return beforeLayer(below, totalBite(below, above) >= 4 ? 12 : 2) ?? named('sits', `${plain(above.family)} over epoxy in its window.`);
 }
 
 function overLacquerPrimer(below: Below, above: Above): Finding | null {
@@ -129,18 +135,13 @@ function overLacquerPrimer(below: Below, above: Above): Finding | null {
 }
 
 function withinLacquers(below: Below, above: Above): Finding | null {
-  if (!LACQUER_GROUP.includes(above.family)) return null;
+  if (below.family === null || below.family === 'candy' || !lacquersMeet(below, above)) return null;
+  if (below.state === 'fresh') {
+    const early = beforeLayer(below, familyDrying(below.family as 'acrylic-lacquer').layerFrom);
+    if (early) return early;
+  }
   if (below.family === 'nitro-lacquer') {
     return { verdict: 'care', rule: '3 lacquer group', because: 'Acrylic lacquer over nitro: mist coats first, it may craze.' };
-  }
-  if (below.family === null || !LACQUER_GROUP.includes(below.family) || below.family === 'candy') return null;
-  const drying = familyDrying(below.family as 'acrylic-lacquer');
-  if (below.state !== 'fresh' && drying.again === 'scuff' && !below.scuffed) {
-    return { verdict: 'stop', rule: '2 window', because: `Past its window ${plain(below.family)} wants a scuff first.` };
-  }
-  if (below.state === 'fresh') {
-    const early = beforeLayer(below, drying.layerFrom);
-    if (early) return early;
   }
   return agedLacquer(below, above) ?? { verdict: 'sits', rule: '3 lacquer group', because: 'Lacquers fuse: mist coat first, then wet.' };
 }

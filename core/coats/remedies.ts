@@ -1,8 +1,9 @@
+import { familyDrying, isOwnThinner } from '#core/drying/index';
 import { type Family, FAMILIES, type Lab, plain } from '#core/facts/index';
 import { type Above, type Below, isBetter, joint, type JointVerdict } from './joint.ts';
 
 export type Remedy = {
-  readonly kind: 'wait' | 'scuff' | 'mist' | 'brush' | 'promoter' | 'barrier' | 'base' | 'product' | 'stand-in';
+  readonly kind: 'wait' | 'scuff' | 'mist' | 'brush' | 'thinner' | 'promoter' | 'barrier' | 'base' | 'product' | 'stand-in';
   readonly text: string;
   readonly verdict: JointVerdict;
   /** The changed joint: what to apply. */
@@ -42,6 +43,10 @@ export function remediesFor(below: Below, above: Above): Remedy[] {
   }
   if (!below.scuffed) offer('scuff', 'scuff the surface first', { below: { ...below, scuffed: true } });
   if (above.coat !== 'mist') offer('mist', 'mist coats first, long flash-off', { above: { ...above, coat: 'mist' } });
+  if (above.thinner !== undefined) {
+    const { thinner, ...own } = above;
+    if (!isOwnThinner(above.family, thinner)) offer('thinner', `thin it with ${familyDrying(above.family).thinner}`, { above: own });
+  }
   if (above.by === 'aerosol') offer('brush', 'brush or airbrush it', { above: { ...above, by: 'airbrush' } });
   if (!above.promoter) offer('promoter', 'adhesion promoter first', { above: { ...above, promoter: true } });
   if (!above.forPlastics) offer('product', 'a product made for plastics', { above: { ...above, forPlastics: true } });

@@ -1,5 +1,6 @@
 import { type Family, type Material, plain } from '#core/facts/index';
 import type { FilmState } from '#core/drying/index';
+import { wantsPromoter } from './bite.ts';
 import { type Evidence, evidenceFinding, paintKey } from './evidence.ts';
 import { type Above, type Below, type Finding, isBetter, joint, type JointAnswer, type JointVerdict, type Known } from './joint.ts';
 import type { ResolvedLayer } from './resolve.ts';
@@ -56,7 +57,8 @@ export function stackJoint(
   keyed: boolean,
   evidence: readonly Evidence[] = NO_EVIDENCE,
 ): StackJoint {
-  const above = aboveOf(layer, material === 'pp');
+  // The plan has promoter laid on what is, or may be, PP.
+  const above = aboveOf(layer, wantsPromoter(material));
   const ask: Asked = (below) => joint(below, above, knownOf(below, under, layer, evidence));
   const base: Below = { family: under?.family ?? null, material, state: 'dry', role: under?.role, metallic: under?.role === 'metallic' };
   if (under === null) {

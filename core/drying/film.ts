@@ -59,7 +59,7 @@ export function stageReached(film: FilmSet, stage: Stage, clocks: DryingClocks):
   const reference = referenceHours(drying, stage, film.label);
   if (reference.hours === null) return { at: null, source: reference.source, referenceHours: null };
   const early = EARLY.includes(stage) && stage !== 'layerFrom';
-  const mechanism = early || (stage === 'layerFrom' && drying.early) ? (drying.early ?? drying.mechanism) : drying.mechanism;
+  const mechanism = early ? (drying.early ?? drying.mechanism) : drying.mechanism;
   const slowing = early ? filmSlowing(mechanism, film.coatRatio, 'coat') : filmSlowing(mechanism, film.filmRatio, 'later');
   const learned = film.learned ?? 1;
   const at = clocks.reached(film.placeId, mechanism, film.lastCoatEnd, reference.hours * slowing * learned);

@@ -14,6 +14,7 @@ export {
 export { type AirMovement, DryingClock, dryingRate, filmSlowing, waitHours } from './clock.ts';
 export { assumedSurface, type DewAnswer, dewAnswer, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 export { FAMILY_DRYING, type FamilyDrying, familyDrying, type Mechanism } from './families.ts';
+export { isOwnThinner } from './thinners.ts';
 export {
   type FilmSet,
   type FilmState,

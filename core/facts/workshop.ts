@@ -31,6 +31,8 @@ export const workshopSchema = z.strictObject({
   dryPlaceId: idSchema,
   /** Abrasive papers owned, P grades; absent: any can be had. */
   grits: z.array(z.int().min(40).max(5000)).max(40).optional(),
+  /** mL of each colour kept for touch-up, a piece; absent: the usual few. */
+  touchUpMl: z.number('Type mL.').min(0, 'Keep 0 mL or more for touch-up.').max(100, 'A touch-up jar holds at most 100 mL.').optional(),
   /** False until the three cards of the first run were answered. */
   started: z.boolean(),
 });

@@ -1,7 +1,15 @@
-import { coatAmount, coatMinutes, mixFor } from '#core/amounts/index';
-import { joint as jointVerdict, type JointVerdict, serviceFinding, type StackJoint, stackJoint, worseOf } from '#core/coats/index';
+import { coatAmount, coatMinutes } from '#core/amounts/index';
+import {
+  joint as jointVerdict,
+  type JointVerdict,
+  serviceFinding,
+  type StackJoint,
+  stackJoint,
+  wantsPromoter,
+  worseOf,
+} from '#core/coats/index';
 import { familyDrying, filmState } from '#core/drying/index';
-import type { Family, Layer, Part } from '#core/facts/index';
+import type { Family, Layer } from '#core/facts/index';
 import { maskMinutes, type OrderAnswer } from '#core/masking/index';
 import { coatHazards, type Hazard, isSolventBorne } from '#core/safety/index';
 import { areaMm2, paintedFaces } from '#core/survey/index';
@@ -9,9 +17,11 @@ import type { Gap } from '#core/schedule/index';
 import { HOUR } from '#core/units/index';
 import type { StepChain } from './chain.ts';
 import { type PlannedFilm, type Ref, timesOf } from './films.ts';
-import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff, withinPotLife } from './gaps.ts';
+import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff, whilePromoterWorks, withinPotLife } from './gaps.ts';
 import { layersInOrder, type PlacedLayer } from './layerOrder.ts';
+import { addMask, type Keepers, keepersOf } from './maskSteps.ts';
 import { PartFilms } from './partFilms.ts';
+import { addMix, addPromoter } from './readying.ts';
 import { KEPT_PAINT } from './stripChoice.ts';
 import type { CoatOfStep, JointOfPart, PartGroup, PlanContext } from './step.ts';
 
@@ -19,14 +29,9 @@ const TACK_MINUTES = 3;
 const MIST_MINUTES = 3;
 const FLAT_MINUTES_PER_100CM2 = 3;
 const SCUFF_MINUTES_PER_100CM2 = 2;
-const TAPE_PRICE_A_METRE = 20;
 const FLASH_RUST_MINUTES = 4 * HOUR;
 const KEPT_CLEAN_MINUTES = 24 * HOUR;
 const TAPE_STAYS_MINUTES = 24 * HOUR;
-const MIX_MINUTES = 4;
-/** Numbers of mixes made again, clear of those of later coats. */
-const MIX_ATTEMPT = 100;
-const CUP_PRICE = 15;
 
 type Tail = Omit<Gap, 'to'>;
 
@@ -129,7 +134,7 @@ export class CoatBuilder {
       this.#chain.stop('Celluloid takes no solvent: a water-borne paint only.');
     if (this.#sleepersBreatheIt(resolved.family))
       this.#chain.stop('Solvent and 2K films never dry where people sleep: choose another place to dry.');
-    const keepers = this.#keepers(placed, all);
+    const keepers = keepersOf(this.#group.lead, placed, all);
     if (doneCoats >= resolved.layer.coats) {
       this.#finishLayer(
         placed,
@@ -138,7 +143,13 @@ export class CoatBuilder {
       );
       return;
     }
-    this.#addMask(placed, keepers);
+    addMask(
+      { chain: this.#chain, group: this.#group, films: this.#films, clocks: this.#context.clocks },
+      placed,
+      keepers,
+      this.#areaCm2(keepers.zones),
+      this.masking?.because ?? '',
+    );
     const faces = this.#group.parts.flatMap((part) =>
       paintedFaces(
         part,
@@ -146,7 +157,8 @@ export class CoatBuilder {
       ),
     );
     const amount = coatAmount(faces, resolved, resolved.hand);
-    const mixed = this.#mix(placed, amount.mlPerCoat, doneCoats);
+    const mixed = addMix(this.#chain, this.#context, placed, amount.mlPerCoat, doneCoats);
+    const promoted = this.#promoted(placed, doneCoats);
     for (let number = doneCoats + 1; number <= resolved.layer.coats; number++) {
       const first = number === 1;
       const mist =
@@ -191,6 +203,7 @@ export class CoatBuilder {
         [
           ...(first ? [...this.#firstCoatGaps(placed), ...masked] : [nextCoat(this.#films.top(placed), this.#context.clocks)]),
           ...(mixed ? [withinPotLife(mixed, resolved.label ?? {}, this.#context)] : []),
+          ...(first && promoted ? [whilePromoterWorks(promoted)] : []),
         ],
       );
       this.#films.lay(placed, ref, first);
@@ -198,40 +211,10 @@ export class CoatBuilder {
     this.#finishLayer(placed, keepers, true);
   }
 
-  /** A two-part paint is mixed before its coats: induction first, and all of it on within its pot life. */
-  #mix(placed: PlacedLayer, mlPerCoat: number, doneCoats: number): Ref | null {
-    const { resolved, index, zones } = placed;
-    const { hardener, potLifeMin, inductionMin } = resolved.label ?? {};
-    if (!hardener && potLifeMin === undefined && inductionMin === undefined) return null;
-    const coats = resolved.layer.coats - doneCoats;
-    const mix = mixFor({
-      needMl: mlPerCoat * coats,
-      label: resolved.label ?? {},
-      own: resolved.family,
-      ...(resolved.thinner ? { thinner: resolved.thinner } : {}),
-    });
-    const cups = mix.parts.map((part) => `${part.what} ${part.ml.toFixed(1)} mL (${part.grams.toFixed(1)} g)`).join(', ');
-    const attempt = this.#freshMix(index, doneCoats + 1, potLifeMin);
-    return this.#chain.add({
-      stage: 'mix',
-      layerIndex: index,
-      number: attempt,
-      zones,
-      title: `Mix ${resolved.name}`,
-      minutes: MIX_MINUTES,
-      detail: `${cups}${inductionMin ? `; let it stand ${inductionMin} min` : ''}`,
-      hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
-      because: mix.warnings.join(' ') || 'Mixed by weight or by the cup’s marks, a fifth more than the coats take.',
-      source: 'label',
-      consumables: CUP_PRICE,
-    });
-  }
-
-  /** A mix whose pot life is over without its coats is made again. */
-  #freshMix(layerIndex: number, number: number, potLifeMin: number | undefined): number {
-    const at = this.#chain.doneAt({ stage: 'mix', layerIndex, number });
-    const spoiled = at !== null && potLifeMin !== undefined && this.#context.now > at + potLifeMin;
-    return spoiled ? this.#freshMix(layerIndex, number + MIX_ATTEMPT, potLifeMin) : number;
+  /** What is, or may be, polypropylene gets promoter before its first coat. */
+  #promoted(placed: PlacedLayer, doneCoats: number): Ref | null {
+    const onBare = doneCoats === 0 && !this.#keepsPaint && this.#films.under(placed).some(({ film }) => film === null);
+    return onBare && wantsPromoter(this.#group.lead.material) ? addPromoter(this.#chain, this.#context, this.#group, placed) : null;
   }
 
   #sleepersBreatheIt(family: Family): boolean {
@@ -340,24 +323,6 @@ export class CoatBuilder {
     });
   }
 
-  /** Zones coloured before that touch this layer's zones: they are kept under tape. */
-  #keepers(placed: PlacedLayer, all: readonly PlacedLayer[]): { zones: number[]; edges: Part['edges'] } {
-    const { lead } = this.#group;
-    if (placed.zones.length === lead.zones.filter((zone) => zone.bare === undefined).length) return { zones: [], edges: [] };
-    const earlier = all
-      .slice(0, all.indexOf(placed))
-      .filter((layer) => layer.resolved.role !== 'clear' && !layer.zones.some((zone) => placed.zones.includes(zone)));
-    const coloured = new Set(earlier.flatMap((layer) => layer.zones));
-    const name = (id: string) => lead.zones.findIndex((zone) => zone.id === id);
-    const edges = lead.edges.filter(
-      (edge) =>
-        (coloured.has(name(edge.a)) && placed.zones.includes(name(edge.b))) ||
-        (coloured.has(name(edge.b)) && placed.zones.includes(name(edge.a))),
-    );
-    const zones = [...new Set(edges.flatMap((edge) => [name(edge.a), name(edge.b)]).filter((zone) => coloured.has(zone)))];
-    return { zones, edges };
-  }
-
   #areaCm2(zones: readonly number[]): number {
     return this.#group.parts.reduce(
       (sum, part) =>
@@ -366,31 +331,7 @@ export class CoatBuilder {
     );
   }
 
-  #addMask(placed: PlacedLayer, keepers: { zones: number[]; edges: Part['edges'] }): void {
-    if (keepers.zones.length === 0) return;
-    const minutes = maskMinutes(keepers.edges, this.#areaCm2(keepers.zones));
-    const copies = this.#group.parts.reduce((sum, part) => sum + part.copies, 0);
-    const millimetres = keepers.edges.reduce((sum, edge) => sum + edge.mm, 0) * copies;
-    const tops = keepers.zones.flatMap((zone) => this.#films.on(zone).slice(-1));
-    this.#chain.add(
-      {
-        stage: 'mask',
-        layerIndex: placed.index,
-        zones: keepers.zones,
-        title: `Mask ${keepers.zones.map((zone) => this.#group.lead.zones[zone].name.toLowerCase()).join(' and ')}`,
-        minutes: (minutes.mask + minutes.cover) * copies,
-        detail: [
-          `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
-          ...keepers.edges.flatMap((edge) => (edge.runs ? [`it runs ${edge.runs}`] : [])),
-        ].join('; '),
-        because: this.masking?.because ?? '',
-        consumables: (millimetres / 1000) * 1.15 * TAPE_PRICE_A_METRE + 10,
-      },
-      tops.map((film) => onceReached(film, 'tape', this.#context.clocks, `the ${film.name} must be tape-safe`)),
-    );
-  }
-
-  #finishLayer(placed: PlacedLayer, keepers: { zones: number[]; edges: Part['edges'] }, onTop: boolean): void {
+  #finishLayer(placed: PlacedLayer, keepers: Keepers, onTop: boolean): void {
     const { resolved, index, zones } = placed;
     const masked =
       keepers.zones.length > 0 &&

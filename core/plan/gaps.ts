@@ -89,6 +89,15 @@ export function withinPotLife(
   };
 }
 
+const PROMOTER_FLASH_MINUTES = 10;
+/** Longest that promoter holds a coat by default; then it is laid again. */
+export const PROMOTER_WORKS_MINUTES = 60;
+
+/** On promoter once it has flashed, and within its hour. */
+export function whilePromoterWorks(ref: Ref): Tail {
+  return dwell(ref, [PROMOTER_FLASH_MINUTES, PROMOTER_WORKS_MINUTES], 'promoter holds a coat for about an hour');
+}
+
 /** Between two moments after a step: a dwell. What was begun at the bench and overstayed comes off as soon as may be. */
 export function dwell(ref: Ref, minutes: readonly [number, number], reason: string): Tail {
   const steps = stepsOf([ref]);
@@ -137,7 +146,9 @@ export function onFilm(film: PlannedFilm, joint: StackJoint, clocks: DryingClock
       .flatMap((branch) => {
         if (branch.state === 'fresh')
           return span(freshFrom(film, times, branch.minHours, clocks, endOf), times.shuts ?? times.dry, branch.scuff);
-        if (branch.state === 'dry') return span(times.dry, times.cured, branch.scuff);
+        // Another colour, tape or clear may ask for longer than the same paint again (acrylic enamel: 48 h against 24).
+        if (branch.state === 'dry')
+          return span(times.dry === null ? null : Math.max(times.dry, times.layer ?? 0), times.cured, branch.scuff);
         return span(times.cured, null, branch.scuff);
       })
       .sort((a, b) => a.from - b.from);

@@ -16,6 +16,7 @@ export type Stage =
   | 'clean'
   | 'mask'
   | 'mix'
+  | 'promoter'
   | 'coat'
   | 'unmask'
   | 'flat'

@@ -59,6 +59,7 @@ export function layersMended(remedy: Remedy, part: Part, layerId: string, newId:
     case 'wait':
     case 'scuff':
     case 'brush':
+    case 'thinner':
     case 'promoter':
     case 'product':
       return null;

@@ -1,4 +1,4 @@
-import { batchMl, CAN_RESIDUE } from '#core/amounts/index';
+import { batchMl, CAN_RESIDUE, reserveMl } from '#core/amounts/index';
 import { leadDays, type PaintNeed, shelfCans, type ShelfCan, usableMl } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
@@ -47,6 +47,8 @@ export function paintNeeds(
       batches.set(batch, (batches.get(batch) ?? 0) + (step.coat?.ml ?? 0));
     }
     const neededMl = [...batches.values()].reduce((sum, ml) => sum + batchMl(ml) * (1 - CAN_RESIDUE), 0);
+    const pieces = new Set(own.map((step) => step.pieceId));
+    const keptMl = facts.workshop[0] ? pieces.size * reserveMl(coat.role, facts.workshop[0]) : 0;
     const shelfMl = coat.productId ? usableMl(cans, coat.productId, CAN_RESIDUE) : 0;
     const starts = own.flatMap((step) => placed.get(step.id)?.start ?? []);
     return {
@@ -57,7 +59,10 @@ export function paintNeeds(
       role: coat.role,
       neededMl,
       shelfMl,
-      missingMl: Math.max(0, neededMl - shelfMl) / (1 - CAN_RESIDUE),
+      keptMl,
+      // A can is not bought for the touch-up jar alone; where one is bought, it holds the jar too.
+      jarMl: neededMl > shelfMl ? keptMl : Math.min(keptMl, shelfMl - neededMl),
+      missingMl: neededMl > shelfMl ? (neededMl + keptMl - shelfMl) / (1 - CAN_RESIDUE) : 0,
       neededBy: starts.length > 0 ? Math.min(...starts) : null,
     };
   });

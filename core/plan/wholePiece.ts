@@ -1,3 +1,5 @@
+import { reserveMl } from '#core/amounts/index';
+import { resolveLayer } from '#core/coats/index';
 import type { Fastening, Piece } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import { postPlan, unreachableLater } from '#core/survey/index';
@@ -99,10 +101,25 @@ export function fitStep(piece: Piece, context: PlanContext, stopped: string | un
       'Doors and lids close',
       'It sits level',
       'No bare metal inside screw holes',
+      ...touchUpJars(piece, context),
     ],
     ...(stopped ? { stopped } : {}),
     ...(late ? { notBefore: late.at, notBeforeWhy: late.why } : {}),
   });
+}
+
+/** The jars of paint kept for later chips, by name. */
+function touchUpJars(piece: Piece, { facts, workshop }: PlanContext): string[] {
+  const colours = new Map(
+    piece.parts.flatMap((part) =>
+      part.layers.flatMap((layer) => {
+        const { name, role, mix } = resolveLayer(layer, facts);
+        const ml = reserveMl(role, workshop);
+        return ml > 0 ? [[mix, `${name} (${ml} mL)`] as const] : [];
+      }),
+    ),
+  );
+  return colours.size === 0 ? [] : [`Touch-up jars labelled and dated: ${[...colours.values()].join(', ')}`];
 }
 
 function wholeStep(

@@ -51,6 +51,7 @@ export function Buying() {
                 <span>{need.name}</span>
                 <span className="figure">
                   {words.volume(Math.min(need.shelfMl, need.neededMl))} of {words.volume(need.neededMl)}
+                  {need.keptMl > 0 && <span className="second block text-right text-small">touch-up {words.volume(need.jarMl)}</span>}
                 </span>
               </li>
             ))}

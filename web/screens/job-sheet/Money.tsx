@@ -69,6 +69,7 @@ export function Money({ piece, view }: SectionProps) {
               <th className="text-right font-[400]">All pieces need</th>
               <th className="text-right font-[400]">On the shelf</th>
               <th className="text-right font-[400]">To buy</th>
+              <th className="text-right font-[400]">Kept for touch-up</th>
             </tr>
           </thead>
           <tbody>
@@ -78,6 +79,7 @@ export function Money({ piece, view }: SectionProps) {
                 <td className="figure text-right">{words.volume(need.neededMl)}</td>
                 <td className="figure text-right">{words.volume(need.shelfMl)}</td>
                 <td className="figure text-right">{need.missingMl > 0 ? words.volume(need.missingMl) : 'covered'}</td>
+                <td className="figure text-right">{need.keptMl > 0 ? words.volume(need.jarMl) : '–'}</td>
               </tr>
             ))}
           </tbody>

@@ -1,8 +1,10 @@
+import { TOUCH_UP_ML } from '#core/amounts/index';
 import type { Workshop } from '#core/facts/index';
 import { Download } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
 import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { FilmsAhead } from './FilmsAhead.tsx';
@@ -10,12 +12,15 @@ import { FreeHours } from './FreeHours.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Places } from './Places.tsx';
 
+const TOUCH_UP_CHOICES = [0, TOUCH_UP_ML, 2 * TOUCH_UP_ML, 4 * TOUCH_UP_ML];
+
 const AirChart = lazy(async () => ({ default: (await import('./AirChart.tsx')).AirChart }));
 
 /** Free hours, places and their air, units, and the open file in and out. */
 export function WorkshopPage() {
   const { workshop, demo } = usePlan();
   const { save } = useSaving();
+  const words = useWords();
   const [theme, setTheme] = useState<Theme>(chosenTheme);
   const change = (fields: Partial<Workshop>, said: string) => void save('workshop', { ...workshop, ...fields }, said);
   const units = (fields: Partial<Workshop['units']>) => change({ units: { ...workshop.units, ...fields } }, 'Units changed.');
@@ -70,6 +75,12 @@ export function WorkshopPage() {
             ]}
             value={String(workshop.units.clock)}
             onChange={(clock) => units({ clock: clock === '12' ? 12 : 24 })}
+          />
+          <Chips
+            legend="Kept for touch-up, of each colour"
+            options={TOUCH_UP_CHOICES.map((ml) => ({ value: String(ml), label: ml === 0 ? 'none' : words.volume(ml) }))}
+            value={String(workshop.touchUpMl ?? TOUCH_UP_ML)}
+            onChange={(ml) => change({ touchUpMl: Number(ml) }, 'The touch-up reserve is changed.')}
           />
           <Chips
             legend="Page"
