@@ -28,8 +28,21 @@ export type ResolvedLayer = {
 /** Colours this near are the same tin: under 2 ΔE2000 a match (BRIEF §10). */
 const SAME_COLOUR = 2;
 
-/** Finds the product behind a layer; a wanted paint is met by an owned product of the same family, role and colour. */
+const RESOLVED = new WeakMap<Facts, WeakMap<Layer, ResolvedLayer>>();
+
+/**
+ * Finds the product behind a layer; a wanted paint is met by an owned product of the same family, role and colour.
+ * Remembered for as long as the same facts stand: a plan asks for each layer many times.
+ */
 export function resolveLayer(layer: Layer, facts: Facts): ResolvedLayer {
+  const known = RESOLVED.get(facts) ?? new WeakMap<Layer, ResolvedLayer>();
+  RESOLVED.set(facts, known);
+  const resolved = known.get(layer) ?? resolveAnew(layer, facts);
+  known.set(layer, resolved);
+  return resolved;
+}
+
+function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
   const product =
     layer.productId === undefined ? ownProduct(layer, facts) : facts.products.find((candidate) => candidate.id === layer.productId);
   const sheet = product && facts.sheets.find((candidate) => candidate.id === product.sheetId);

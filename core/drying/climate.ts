@@ -134,10 +134,21 @@ export function airVerdict(air: AirNow, range: SprayRange): AirVerdict {
   return { verdict: 'sits', because: 'The air is right.' };
 }
 
+const CLOCKS = new WeakMap<Conditions, DryingClocks>();
+
+/** The clocks of this air, made once: plans that are compared with one another stand in the same air. */
+export function clocksOf(conditions: Conditions): DryingClocks {
+  const known = CLOCKS.get(conditions);
+  if (known) return known;
+  const made = new DryingClocks(conditions);
+  CLOCKS.set(conditions, made);
+  return made;
+}
+
 /** Drying clocks of all places, made when first asked for. */
 export class DryingClocks {
   readonly #conditions: Conditions;
-  readonly #made = new Map<string, DryingClock>();
+  readonly #made = new Map<string, Map<Mechanism, Map<AirMovement, DryingClock>>>();
 
   constructor(conditions: Conditions) {
     this.#conditions = conditions;
@@ -160,14 +171,18 @@ export class DryingClocks {
   }
 
   #clock(placeId: string, mechanism: Mechanism, air: AirMovement): DryingClock {
-    const key = `${placeId} ${mechanism} ${air}`;
-    let clock = this.#made.get(key);
-    if (!clock) {
-      clock = new DryingClock(climateOf(this.#conditions[placeId]), mechanism, air);
-      this.#made.set(key, clock);
-    }
-    return clock;
+    const ofPlace = remembered(this.#made, placeId, () => new Map<Mechanism, Map<AirMovement, DryingClock>>());
+    const ofMechanism = remembered(ofPlace, mechanism, () => new Map<AirMovement, DryingClock>());
+    return remembered(ofMechanism, air, () => new DryingClock(climateOf(this.#conditions[placeId]), mechanism, air));
   }
+}
+
+function remembered<K, V>(known: Map<K, V>, key: K, make: () => V): V {
+  const found = known.get(key);
+  if (found !== undefined) return found;
+  const made = make();
+  known.set(key, made);
+  return made;
 }
 
 function climateOf(air: PlaceAir | undefined): Climate {

@@ -115,15 +115,16 @@ export class DryingClock {
 
 /** The value of an hourly series at an hour, straight lines between, the last 24 repeating. */
 export function valueAt(series: readonly number[], hour: number): number {
-  const pick = (index: number) => {
-    if (series.length === 1) return series[0];
-    if (index < series.length) return series[index];
-    const day = Math.min(24, series.length);
-    return series[series.length - day + ((index - series.length) % day)];
-  };
   const whole = Math.floor(hour);
   const part = hour - whole;
-  return pick(whole) * (1 - part) + pick(whole + 1) * part;
+  return hourlyValue(series, whole) * (1 - part) + hourlyValue(series, whole + 1) * part;
+}
+
+function hourlyValue(series: readonly number[], index: number): number {
+  if (series.length === 1) return series[0];
+  if (index < series.length) return series[index];
+  const day = Math.min(24, series.length);
+  return series[series.length - day + ((index - series.length) % day)];
 }
 
 /** `ask clock`: hours until a reference wait has passed, from a start hour on hourly air. */

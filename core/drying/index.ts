@@ -6,6 +6,7 @@ export {
   type AirVerdict,
   type Conditions,
   conditionsOf,
+  clocksOf,
   DryingClocks,
   type PlaceAir,
   sprayRange,

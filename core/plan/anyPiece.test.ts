@@ -129,7 +129,7 @@ const stripped = (piece: Piece, outcomes: readonly ('clean' | 'most' | 'little')
 
 const planOfPiece = (piece: Piece, events: LogEvent[] = []) => {
   const facts: Facts = { ...shelf, pieces: [piece], events };
-  return { facts, result: plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), firstFeasible: true }) };
+  return { facts, result: plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] }) };
 };
 
 const DUSTY = ['blast', 'brush', 'heat'];

@@ -5,6 +5,7 @@ import {
   changedAir,
   type Conditions,
   cureLimit,
+  clocksOf,
   DryingClocks,
   type ForcedCure,
   forcedCure,
@@ -69,7 +70,7 @@ const LOGGED: EndOf = () => Number.POSITIVE_INFINITY;
 
 export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): FilmsAhead {
   const history = historyOf(facts);
-  const clocks = new DryingClocks(conditions);
+  const clocks = clocksOf(conditions);
   const aided = AIDS.map(({ name, change }) => ({ name, clocks: new DryingClocks(changedAir(conditions, change)) }));
   const films = facts.pieces
     .filter((piece) => !piece.finished)

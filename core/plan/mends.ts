@@ -78,12 +78,12 @@ export function pricedMends(
 ): Mended[] {
   const part = piece.parts.find((own) => own.id === entry.partId);
   if (!part) return [];
-  const asIs = pricedOf('as it stands', plan({ facts, now, conditions }), piece.id);
+  const asIs = pricedOf('as it stands', plan({ facts, now, conditions, datesOf: [piece.id] }), piece.id);
   const mended = remediesFor(entry.joint.below, entry.joint.above).flatMap((remedy): Mended[] => {
     const layers = layersMended({ ...remedy, lab }, part, entry.layerId, newId);
     if (!layers) return [];
     const changed: Piece = { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? { ...part, layers } : own)) };
-    const result = plan({ facts: withPiece(facts, changed), now, conditions });
+    const result = plan({ facts: withPiece(facts, changed), now, conditions, datesOf: [piece.id] });
     const verdict = worstOf(result.pieces.find((own) => own.pieceId === piece.id)?.steps.joints ?? [], part.id, entry.layerId, layers);
     if (verdict === 'stop' || !isBetter(verdict, entry.joint.verdict)) return [];
     const way = pricedOf(remedy.text, result, piece.id);

@@ -1,6 +1,6 @@
 import { type LineMoment, nextMoments } from '#core/bench/index';
 import { buyGreedily, type PaintNeed, type Purchases } from '#core/buying/index';
-import { airAt, airVerdict, type Conditions, DryingClocks, familyDrying, sprayRange } from '#core/drying/index';
+import { airAt, airVerdict, clocksOf, type Conditions, familyDrying, sprayRange } from '#core/drying/index';
 import type { Facts, Family, Piece } from '#core/facts/index';
 import { type Caution, cautionsFor } from '#core/safety/index';
 import {
@@ -81,18 +81,18 @@ export type PlanInput = {
   readonly seed?: number;
   /** "I have 45 minutes": the stay that is on now ends after so many. */
   readonly stayMinutes?: number;
-  /** Only the first feasible plan: likely and safe dates are left out. */
-  readonly firstFeasible?: boolean;
+  /** Pieces whose likely and safe dates are run; absent: all. The first feasible plan needs none. */
+  readonly datesOf?: readonly string[];
 };
 
 /**
  * The whole plan from facts alone: the same facts, moment, air and seed give the same plan everywhere.
  * @throws RangeError without a workshop: there is nobody to plan for yet
  */
-export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes, firstFeasible = false }: PlanInput): Plan {
+export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes, datesOf }: PlanInput): Plan {
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
-  const clocks = new DryingClocks(conditions);
+  const clocks = clocksOf(conditions);
   const history = historyOf(facts);
   const evidence = evidenceOf({ facts, clocks, history, conditions });
   const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
@@ -127,7 +127,18 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
     hanging: films,
     sessions: sessionsOf(plannedSteps, free, now),
     pieces: built.map(({ piece, beyond, steps: own }) =>
-      piecePlan(piece, beyond, own, plannedSteps, gaps, result, free, purchases, context, firstFeasible ? null : seed),
+      piecePlan(
+        piece,
+        beyond,
+        own,
+        plannedSteps,
+        gaps,
+        result,
+        free,
+        purchases,
+        context,
+        datesOf && !datesOf.includes(piece.id) ? null : seed,
+      ),
     ),
     moments: nextMoments(
       films.flatMap((film) => (film.hung ? [film.hung] : [])),

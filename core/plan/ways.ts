@@ -19,7 +19,7 @@ export type PricedWay = {
 
 /** Plans each way and says what it costs in dates, money and minutes; the first is what the others are compared with. */
 export function priceWays(ways: readonly Way[], pieceId: string, now: Minute, conditions: Conditions): PricedWay[] {
-  return ways.map(({ label, facts }) => pricedOf(label, plan({ facts, now, conditions }), pieceId));
+  return ways.map(({ label, facts }) => pricedOf(label, plan({ facts, now, conditions, datesOf: [pieceId] }), pieceId));
 }
 
 /** What a plan says of one piece, as a way among others. */

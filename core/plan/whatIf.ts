@@ -20,7 +20,7 @@ export function whatIf(facts: Facts, now: Minute, conditions: Conditions, wish: 
     facts,
     now: now + (wish.startInMinutes ?? 0),
     conditions: changedAir(conditions, wish),
-    firstFeasible: true,
+    datesOf: [],
   });
   return result.pieces.map((piece) => ({
     pieceId: piece.pieceId,

@@ -9,8 +9,24 @@ const HORIZON_DAYS = 150;
 
 /** Free stretches from now on: weekly habit and single stretches, less days away; overlapping ones joined. */
 export function freeIntervals(workshop: Workshop, now: Minute, days = HORIZON_DAYS): FreeInterval[] {
+  const around = stretchesAround(workshop, localMoment(now, workshop.timeZone).date, days);
+  return joined(around.filter((span) => span.to > now && span.from < now + days * DAY));
+}
+
+const KNOWN = new WeakMap<Workshop, Map<string, readonly FreeInterval[]>>();
+
+/** The stretches of a run of days; remembered, for local time is dear to reckon and every plan of a day asks for the same. */
+function stretchesAround(workshop: Workshop, today: string, days: number): readonly FreeInterval[] {
+  const known = KNOWN.get(workshop) ?? new Map<string, readonly FreeInterval[]>();
+  KNOWN.set(workshop, known);
+  const key = `${today} ${days}`;
+  const stretches = known.get(key) ?? stretchesFrom(workshop, today, days);
+  known.set(key, stretches);
+  return stretches;
+}
+
+function stretchesFrom(workshop: Workshop, today: string, days: number): FreeInterval[] {
   const { timeZone } = workshop;
-  const today = localMoment(now, timeZone).date;
   const raw: { from: Minute; to: Minute }[] = [];
   for (let day = -1; day <= days; day++) {
     const date = addDays(today, day);
@@ -22,7 +38,7 @@ export function freeIntervals(workshop: Workshop, now: Minute, days = HORIZON_DA
     }
   }
   for (const span of workshop.extraFree) raw.push({ from: toMinute(span.from), to: toMinute(span.to) });
-  return joined(raw.filter((span) => span.to > now && span.from < now + days * DAY));
+  return raw;
 }
 
 function joined(spans: readonly FreeInterval[]): FreeInterval[] {
