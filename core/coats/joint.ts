@@ -80,7 +80,7 @@ function onUnknownMaterial(below: Below, above: Above, known: Known): JointAnswe
   }));
   const { material, ...worst } = candidates.reduce(worseOf);
   if (worst.verdict === 'sits') return worst;
-  const because = `The material is unknown; were it ${plain(material)}: ${worst.because} A magnet, a float test or a scratch tells.`;
+  const because = `The material is unknown and may be ${plain(material)}. ${worst.because} A magnet, a float test or a scratch tells.`;
   return { ...worst, because };
 }
 

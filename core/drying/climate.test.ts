@@ -1,8 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_FACTS, type Facts } from '#core/facts/index';
 import { newWorkshop } from '#core/buying/index';
 import { toIso } from '#core/units/index';
-import { airAt, conditionsOf } from './index.ts';
+import { airAt, airVerdict, conditionsOf, SprayHours } from './index.ts';
 
 const NOW = 30_000_000;
 const facts = (readings: Facts['readings'], hasSensor = true): Facts => {
@@ -54,5 +55,28 @@ describe('the air of a place', () => {
     const { shed } = conditionsOf(facts([reading(1, 20, 100)]), NOW);
     expect(Math.max(...shed.rh)).toBeLessThanOrEqual(100);
     expect(Math.min(...shed.rh)).toBeGreaterThanOrEqual(5);
+  });
+});
+
+describe('hours to spray', () => {
+  const hourly = fc.array(fc.record({ tempC: fc.integer({ min: 2, max: 36 }), rh: fc.integer({ min: 30, max: 98 }) }), {
+    minLength: 25,
+    maxLength: 80,
+  });
+  const range = { minC: 10, maxC: 32, maxRh: 65 };
+  it('are found as a walk of quarter hours would find them, past the known hours too', () => {
+    fc.assert(
+      fc.property(hourly, fc.integer({ min: 0, max: 600 }), fc.integer({ min: 0, max: 6000 }), (series, now, later) => {
+        const air = { start: 0, tempC: series.map((one) => one.tempC), rh: series.map((one) => one.rh), rests: '', measured: false };
+        const right = (at: number) => airVerdict(airAt(air, at), range).verdict !== 'stop';
+        const walk = (from: number): number | null => {
+          for (let quarter = Math.floor(from / 15) * 15; quarter < from + 9000; quarter += 15)
+            if (right(quarter) && right(quarter + 15)) return Math.max(from, quarter);
+          return null;
+        };
+        expect(new SprayHours(air, range, now).next(now + later)).toBe(walk(now + later));
+      }),
+      { seed: 11, numRuns: 60 },
+    );
   });
 });

@@ -15,6 +15,7 @@ export {
 export { type AirMovement, DryingClock, dryingRate, filmSlowing, waitHours } from './clock.ts';
 export { assumedSurface, type DewAnswer, dewAnswer, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 export { FAMILY_DRYING, type FamilyDrying, familyDrying, type Mechanism } from './families.ts';
+export { SprayHours } from './sprayHours.ts';
 export { isOwnThinner } from './thinners.ts';
 export {
   type FilmSet,

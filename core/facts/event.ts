@@ -112,7 +112,6 @@ export const eventSchema = z.discriminatedUnion('kind', [
     layerId: idSchema,
     outcome: z.enum(['held', 'softened', 'lifted']),
     note: z.string().trim().max(200).optional(),
-    pictureId: idSchema.optional(),
   }),
   /** The learned factor of a product is forgotten from here on. */
   z.strictObject({ ...head, kind: z.literal('forget'), productId: idSchema }),

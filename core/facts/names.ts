@@ -239,3 +239,8 @@ export const PLAIN: Record<string, string> = {
 export function plain(name: string): string {
   return PLAIN[name] ?? name;
 }
+
+/** A material as one says it in a sentence. */
+export function materialText(material: Material): string {
+  return material === 'unknown' ? 'unknown material' : plain(material);
+}

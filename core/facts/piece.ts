@@ -265,7 +265,7 @@ function idsNamed(piece: {
   parcels: readonly Parcel[];
   fastenings?: readonly { a: string; b?: string; behind?: string }[];
   bags?: readonly { pictureId?: string }[];
-  pictures?: readonly { id: string }[];
+  pictures?: readonly { id: string; partId?: string }[];
 }): NamedId[] {
   const parts = new Set(piece.parts.map((part) => part.id));
   const pictures = new Set((piece.pictures ?? []).map((picture) => picture.id));
@@ -282,6 +282,7 @@ function idsNamed(piece: {
       ...named(own.b, ['fastenings', i, 'b'], parts),
       ...named(own.behind, ['fastenings', i, 'behind'], parts),
     ]),
+    ...(piece.pictures ?? []).flatMap((own, i) => named(own.partId, ['pictures', i, 'partId'], parts)),
     ...(piece.bags ?? []).flatMap((bag, i) => named(bag.pictureId, ['bags', i, 'pictureId'], pictures)),
   ];
 }

@@ -58,6 +58,8 @@ export const pictureSchema = z.strictObject({
   id: idSchema,
   view: pictureViewSchema,
   when: z.enum(['before', 'after']),
+  /** Of this part alone, such as a tile of a sample board; absent: of the whole piece. */
+  partId: idSchema.optional(),
   at: momentSchema,
   width: z.int().min(1).max(20_000),
   height: z.int().min(1).max(20_000),

@@ -1,6 +1,6 @@
 import { type LineMoment, nextMoments } from '#core/bench/index';
 import { buyGreedily, type PaintNeed, type Purchases } from '#core/buying/index';
-import { airAt, airVerdict, clocksOf, type Conditions, familyDrying, sprayRange } from '#core/drying/index';
+import { clocksOf, type Conditions, familyDrying, SprayHours, sprayRange } from '#core/drying/index';
 import type { Facts, Family, Piece } from '#core/facts/index';
 import { type Caution, cautionsFor } from '#core/safety/index';
 import {
@@ -166,7 +166,7 @@ function scheduleSteps(
   const ids = new Set(live.map((step) => step.id));
   const agreed = facts.agreed[0]?.starts ?? {};
   const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now)]));
-  const air = airCheck(conditions, workshop.sprayPlaceId);
+  const air = airOf(conditions, workshop.sprayPlaceId, now);
   const activities: Activity[] = live.map((step) => {
     const put = history.notBefore.get(step.id);
     const later = Math.max(step.notBefore ?? 0, put ?? 0);
@@ -177,7 +177,7 @@ function scheduleSteps(
       mix: step.coat?.mix,
       priority: (urgency.get(step.pieceId) ?? 0) + (agreed[step.id] ? -60 : 0),
       ...(later > 0 ? { notBefore: later, notBeforeWhy: put && put >= (step.notBefore ?? 0) ? 'you put it off' : step.notBeforeWhy } : {}),
-      ...(step.coat && step.coat.hand !== 'brush' ? { airAllows: air(step.coat.family, step.coat.productId, facts) } : {}),
+      ...(step.coat && step.coat.hand !== 'brush' ? { nextAir: air(step.coat.family, step.coat.productId, facts) } : {}),
     };
   });
   const usable = gaps.filter((gap) => ids.has(gap.to)).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
@@ -190,28 +190,24 @@ function pressure(piece: Piece, now: Minute): number {
   return toMinute(`${piece.neededBy}T12:00:00Z`) - now < 7 * DAY ? -200 : -10;
 }
 
-/** Whether the air of the spray place lets this paint on, remembered by the quarter hour. */
-function airCheck(
+/** The next moment at which the air of the spray place lets a paint on, reckoned once for all paints of the same range. */
+function airOf(
   conditions: Conditions,
   placeId: string,
-): (family: Family, productId: string | undefined, facts: Facts) => (at: Minute) => boolean {
-  const known = new Map<string, boolean>();
+  now: Minute,
+): (family: Family, productId: string | undefined, facts: Facts) => (from: Minute) => Minute | null {
+  const known = new Map<string, SprayHours>();
+  const place = conditions[placeId];
   return (family, productId, facts) => {
+    if (!place) return (from) => from;
     const product = facts.products.find((candidate) => candidate.id === productId);
     const sheet = facts.sheets.find((candidate) => candidate.id === product?.sheetId);
     const drying = familyDrying(family);
     const range = sprayRange(drying.early ?? drying.mechanism, family, sheet?.label);
-    const name = `${range.minC} ${range.maxC} ${range.maxRh}`;
-    return (at) => {
-      const key = `${name} ${Math.floor(at / 15)}`;
-      let allows = known.get(key);
-      if (allows === undefined) {
-        const place = conditions[placeId];
-        allows = !place || airVerdict(airAt(place, at), range).verdict !== 'stop';
-        known.set(key, allows);
-      }
-      return allows;
-    };
+    const key = `${range.minC} ${range.maxC} ${range.maxRh}`;
+    const hours = known.get(key) ?? new SprayHours(place, range, now);
+    known.set(key, hours);
+    return (from) => hours.next(from);
   };
 }
 

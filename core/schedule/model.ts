@@ -14,8 +14,8 @@ export type Activity = {
   readonly mix?: string;
   readonly notBefore?: Minute;
   readonly notBeforeWhy?: string;
-  /** Whether the air allows it at this moment; absent: any air. */
-  readonly airAllows?: (at: Minute) => boolean;
+  /** The soonest moment from one on at which the air allows it; null: never; absent: any air. */
+  readonly nextAir?: (from: Minute) => Minute | null;
   /** Sooner where two want the same time: needed-by and agreed sessions. */
   readonly priority: number;
 };

@@ -75,7 +75,7 @@ describe('placing', () => {
   });
   it('waits for the air and for a date', () => {
     const result = solve([
-      act('spray', 10, { airAllows: (at) => at > 2 * 1440 }),
+      act('spray', 10, { nextAir: (from) => Math.max(from, 2 * 1440 + 1) }),
       act('later', 10, { notBefore: 3 * 1440, notBeforeWhy: 'it must be bought' }),
     ]);
     expect(start(result, 'spray')).toBeGreaterThan(2 * 1440);

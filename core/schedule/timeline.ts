@@ -10,8 +10,6 @@ export type Slot = {
   readonly hold: { readonly by: HoldKind; readonly with?: string };
 };
 
-const AIR_STEP = 15;
-
 /** What the person is doing, in order of time. One attended activity at a time; two mixes in the booth keep their distance. */
 export class Timeline {
   readonly #free: readonly FreeInterval[];
@@ -60,9 +58,11 @@ export class Timeline {
           start = clash.freeAt;
           continue;
         }
-        if (activity.airAllows && !activity.airAllows(start)) {
+        const air = activity.nextAir ? activity.nextAir(start) : start;
+        if (air === null) return null;
+        if (air > start + 1e-9) {
           hold = { by: 'conditions' };
-          start += AIR_STEP;
+          start = air;
           continue;
         }
         return { start, end: start + minutes, hold };

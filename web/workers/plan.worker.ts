@@ -1,4 +1,4 @@
-import { conditionsOf } from '#core/drying/index';
+import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';
 import {
   filmsAhead,
@@ -22,28 +22,44 @@ import {
 } from '#core/plan/index';
 import { expose } from 'comlink';
 
+type Standing = { readonly facts: Facts; readonly now: number; readonly conditions: Conditions };
+let held: Standing | null = null;
+
+/** The facts asked about with the air of that minute; null means those handed over before. */
+function standing(facts: Facts | null, now: number): Standing {
+  const own = facts ?? held?.facts;
+  if (!own) throw new Error('The planner was asked before it had any facts.');
+  if (held?.facts !== own || held.now !== now) held = { facts: own, now, conditions: conditionsOf(own, now) };
+  return held;
+}
+
 /** The plan is worked out here, away from the finger. */
 const api = {
-  plan(facts: Facts, now: number, stayMinutes?: number): PlanView {
-    return planView(plan({ facts, now, conditions: conditionsOf(facts, now), stayMinutes }));
+  plan(facts: Facts | null, now: number, stayMinutes?: number): PlanView {
+    return planView(plan({ ...standing(facts, now), stayMinutes }));
   },
-  outlook(piece: Piece, facts: Facts, now: number): Outlook {
-    return outlook(piece, facts, now, conditionsOf(facts, now));
+  outlook(facts: Facts | null, now: number, piece: Piece): Outlook {
+    const own = standing(facts, now);
+    return outlook(piece, own.facts, now, own.conditions);
   },
   ways(ways: readonly Way[], pieceId: string, now: number): PricedWay[] {
     return ways[0] ? priceWays(ways, pieceId, now, conditionsOf(ways[0].facts, now)) : [];
   },
-  mends(piece: Piece, entry: Pick<JointOfPart, 'partId' | 'layerId' | 'joint'>, lab: Lab, facts: Facts, now: number): Mended[] {
-    return pricedMends(piece, entry, lab, facts, now, conditionsOf(facts, now), () => crypto.randomUUID());
+  mends(facts: Facts | null, now: number, piece: Piece, entry: Pick<JointOfPart, 'partId' | 'layerId' | 'joint'>, lab: Lab): Mended[] {
+    const own = standing(facts, now);
+    return pricedMends(piece, entry, lab, own.facts, now, own.conditions, () => crypto.randomUUID());
   },
-  films(facts: Facts, now: number): FilmsAhead {
-    return filmsAhead(facts, now, conditionsOf(facts, now));
+  films(facts: Facts | null, now: number): FilmsAhead {
+    const own = standing(facts, now);
+    return filmsAhead(own.facts, now, own.conditions);
   },
-  whatIf(facts: Facts, now: number, wish: WhatIf): WhatIfAnswer[] {
-    return whatIf(facts, now, conditionsOf(facts, now), wish);
+  whatIf(facts: Facts | null, now: number, wish: WhatIf): WhatIfAnswer[] {
+    const own = standing(facts, now);
+    return whatIf(own.facts, now, own.conditions, wish);
   },
-  sharpen(piece: Piece, facts: Facts, now: number): SharpenQuestion[] {
-    return sharpen(piece, facts, now, conditionsOf(facts, now));
+  sharpen(facts: Facts | null, now: number, piece: Piece): SharpenQuestion[] {
+    const own = standing(facts, now);
+    return sharpen(piece, own.facts, now, own.conditions);
   },
 };
 export type PlanApi = typeof api;

@@ -15,7 +15,7 @@ export function WorthAMinute() {
     let current = true;
     setAsked(null);
     if (!unsure) return;
-    planner.sharpen(unsure, facts, plan.now).then(([question]) => {
+    planner.sharpen(facts, plan.now, unsure).then(([question]) => {
       if (current && question) setAsked({ question, pieceId: unsure.id, name: unsure.name });
     });
     return () => {

@@ -1,6 +1,6 @@
 import type { Piece } from '#core/facts/index';
 import type { PieceView, WhatIf as Wish, WhatIfAnswer } from '#core/plan/index';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { planner } from '../../workers/planner.ts';
@@ -14,15 +14,11 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
   const [wish, setWish] = useState(AS_IS);
   const [fan, setFan] = useState(false);
   const [answer, setAnswer] = useState<WhatIfAnswer | null>(null);
-  const newest = useRef(0);
   const wished = fan || Object.values(wish).some((value) => value !== 0);
+  const ask = useNewest(planner.whatIf, (answers) => setAnswer(answers.find((own) => own.pieceId === piece.id) ?? null));
   useEffect(() => {
-    const request = ++newest.current;
-    if (!wished) return setAnswer(null);
-    planner.whatIf(facts, plan.now, { ...wish, ...(fan ? { air: 'fan' as const } : {}) }).then((answers) => {
-      if (request === newest.current) setAnswer(answers.find((own) => own.pieceId === piece.id) ?? null);
-    });
-  }, [facts, plan.now, wish, fan, wished, piece.id]);
+    ask(facts, plan.now, { ...wish, ...(fan ? { air: 'fan' as const } : {}) });
+  }, [facts, plan.now, wish, fan, ask]);
   const slider = (label: string, key: keyof typeof AS_IS, least: number, most: number, step: number, text: string) => (
     <label className="grid grid-cols-[86px_minmax(0,1fr)_74px] items-center gap-3">
       <span>{label}</span>
@@ -82,6 +78,36 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
         )}
       </p>
     </section>
+  );
+}
+
+/** Asks one at a time and only for the newest wish: those passed over while one is worked out are never asked. */
+function useNewest<Arguments extends unknown[], Answer>(
+  question: (...wish: Arguments) => Promise<Answer>,
+  onAnswer: (answer: Answer) => void,
+): (...wish: Arguments) => void {
+  const waiting = useRef<Arguments | null>(null);
+  const running = useRef(false);
+  const told = useRef(onAnswer);
+  told.current = onAnswer;
+  return useCallback(
+    (...wish) => {
+      waiting.current = wish;
+      if (running.current) return;
+      running.current = true;
+      void (async () => {
+        try {
+          while (waiting.current) {
+            const next: Arguments = waiting.current;
+            waiting.current = null;
+            told.current(await question(...next));
+          }
+        } finally {
+          running.current = false;
+        }
+      })();
+    },
+    [question],
   );
 }
 

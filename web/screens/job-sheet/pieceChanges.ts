@@ -1,7 +1,11 @@
-import type { Part, Piece } from '#core/facts/index';
+import type { Part, Picture, Piece } from '#core/facts/index';
 import { withAllowedMethods } from '#core/strip/index';
+import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
-import { useSaving } from '../../app/useFacts.ts';
+import { toast } from 'sonner';
+import { sendPicture } from '../../api/pictures.ts';
+import { nowMinute } from '../../app/PlanContext.tsx';
+import { newId, useSaving } from '../../app/useFacts.ts';
 
 /** A piece with one of its parts changed. */
 export function withPart(piece: Piece, partId: string, change: Partial<Part>): Piece {
@@ -12,4 +16,27 @@ export function withPart(piece: Piece, partId: string, change: Partial<Part>): P
 export function usePieceSave(): (piece: Piece, said?: string) => Promise<boolean> {
   const { save } = useSaving();
   return useCallback((piece, said) => save('pieces', withAllowedMethods(piece), said), [save]);
+}
+
+/** Sends a picture and keeps it with the piece; what the server says against it is shown and nothing is changed. */
+export function usePictureSave(): (
+  piece: Piece,
+  file: File,
+  of: Pick<Picture, 'view' | 'when' | 'partId'>,
+  said: string,
+) => Promise<boolean> {
+  const save = usePieceSave();
+  return useCallback(
+    async (piece, file, of, said) => {
+      const id = newId();
+      const sent = await sendPicture(id, file);
+      if (!sent.ok) {
+        toast.error(`${sent.title} ${sent.mend}`);
+        return false;
+      }
+      const picture: Picture = { id, ...of, at: toIso(nowMinute()), ...sent.size };
+      return save({ ...piece, pictures: [...(piece.pictures ?? []), picture] }, said);
+    },
+    [save],
+  );
 }

@@ -93,7 +93,7 @@ export function QuickAdd() {
     const timer = setTimeout(() => {
       const known = { ...facts, pieces: [...facts.pieces, draft.piece], events: [...facts.events, ...draft.events] };
       planner.plan(known, nowMinute()).then((plan) => current && setPreview(plan));
-      planner.outlook(draft.piece, known, nowMinute()).then((range) => current && setOutlook(range));
+      planner.outlook(known, nowMinute(), draft.piece).then((range) => current && setOutlook(range));
     }, DRAFT_AFTER_MS);
     return () => {
       current = false;

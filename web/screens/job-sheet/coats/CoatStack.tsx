@@ -1,6 +1,6 @@
 import { hexOf } from '#core/colour/index';
 import type { JointVerdict } from '#core/coats/index';
-import { plain, type Part } from '#core/facts/index';
+import { materialText, type Part } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
 import { FilmPatterns } from '../../../views/filmTextures.tsx';
 
@@ -49,7 +49,11 @@ export function CoatStack({
     >
       <FilmPatterns />
       <rect x={LEFT} y={HEIGHT - METAL} width={BAND} height={METAL - 4} fill="url(#metal)" stroke="#8a8a8a" />
-      <Names y={HEIGHT - METAL + 22} title={plain(part.material)} detail={part.finish === 'bare' ? 'bare, keyed' : 'stripped, keyed'} />
+      <Names
+        y={HEIGHT - METAL + 22}
+        title={materialText(part.material)}
+        detail={part.finish === 'bare' ? 'bare, keyed' : 'stripped, keyed'}
+      />
       {bands.map(({ layer, y, height }) => (
         <g key={layer.layerId} onClick={() => onChoose(layer.layerId)} className="cursor-pointer">
           <rect

@@ -87,7 +87,7 @@ export function Coats({ piece, view }: SectionProps) {
         <Levers piece={piece} part={part} stack={stack} />
         <Mixing part={part} stack={stack} />
         <Systems piece={piece} part={part} laid={laidIds.size > 0} onTake={saveLayers} />
-        <section className="sheet" aria-label="Amounts">
+        <section className="sheet !p-4" aria-label="Amounts">
           <h2>Paint for it</h2>
           <ul className="mt-2 space-y-1">
             {[...stack.layers].reverse().map((layer) => (

@@ -1,4 +1,4 @@
-import { type Layer, type Part, type Piece, plain } from '#core/facts/index';
+import { type Layer, type Part, type Piece, materialText } from '#core/facts/index';
 import type { JointOfPart, LayerView, Mended } from '#core/plan/index';
 import { useEffect, useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -30,8 +30,8 @@ export function JointCard({
   onLayers: (layers: Layer[], said: string) => void;
 }) {
   const { joint, laid, layerId, belowLayerId } = entry;
-  const nameOf = (id: string) => layers.find((layer) => layer.layerId === id)?.name ?? plain(part.material);
-  const below = belowLayerId ? nameOf(belowLayerId) : `bare ${plain(part.material)}`;
+  const nameOf = (id: string) => layers.find((layer) => layer.layerId === id)?.name ?? materialText(part.material);
+  const below = belowLayerId ? nameOf(belowLayerId) : `bare ${materialText(part.material)}`;
   return (
     <section className="sheet !p-4 border-t-4 !border-t-ink" aria-label="Joint" aria-live="polite">
       <h2>
@@ -87,7 +87,7 @@ function Mends({
     if (!lab) return;
     let current = true;
     const { partId, layerId, joint } = entry;
-    planner.mends(piece, { partId, layerId, joint }, lab, facts, plan.now).then((found) => current && setMends(found));
+    planner.mends(facts, plan.now, piece, { partId, layerId, joint }, lab).then((found) => current && setMends(found));
     return () => {
       current = false;
     };

@@ -1,10 +1,58 @@
 import type { EventOf, LogEvent, Part, Piece } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
-import { toIso } from '#core/units/index';
+import { toIso, toMinute } from '#core/units/index';
+import { pictureUrl } from '../../../api/pictures.ts';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../../app/useFacts.ts';
+import { useWords } from '../../../app/useWords.ts';
+import { AddPicture } from '../../../views/AddPicture.tsx';
+import { usePictureSave, usePieceSave } from '../pieceChanges.ts';
 
 const OUTCOMES = ['held', 'softened', 'lifted'] as const;
+
+/** Pictures of the tile as it was judged, newest first. */
+function TilePictures({ piece, part }: { piece: Piece; part: Part }) {
+  const keep = usePictureSave();
+  const save = usePieceSave();
+  const words = useWords();
+  const own = (piece.pictures ?? []).filter((picture) => picture.partId === part.id);
+  return (
+    <div className="mt-3 space-y-2">
+      {[...own].reverse().map((picture) => (
+        <figure key={picture.id}>
+          <img
+            src={pictureUrl(picture.id)}
+            width={picture.width}
+            height={picture.height}
+            alt={`${part.name}, ${words.moment(toMinute(picture.at))}`}
+            className="block h-auto w-full border border-hairline"
+          />
+          <figcaption className="flex flex-wrap items-center justify-between gap-2 text-small">
+            <span className="second">{words.moment(toMinute(picture.at))}</span>
+            <button
+              type="button"
+              className="linklike min-h-9"
+              onClick={() =>
+                void save(
+                  { ...piece, pictures: piece.pictures?.filter((one) => one.id !== picture.id) },
+                  `Picture of ${part.name.toLowerCase()} removed.`,
+                )
+              }
+            >
+              Remove this picture
+            </button>
+          </figcaption>
+        </figure>
+      ))}
+      <AddPicture
+        label={`Add a picture of ${part.name.toLowerCase()}`}
+        onFile={(file) =>
+          void keep(piece, file, { view: 'detail', when: 'after', partId: part.id }, `Picture of ${part.name.toLowerCase()}: kept.`)
+        }
+      />
+    </div>
+  );
+}
 
 /** Each joint of a tile and what became of it; a press is evidence, undone where it stands. */
 export function Tiles({ piece, part, layers }: { piece: Piece; part: Part; layers: readonly LayerView[] }) {
@@ -54,6 +102,7 @@ export function Tiles({ piece, part, layers }: { piece: Piece; part: Part; layer
           );
         })}
       </ul>
+      <TilePictures piece={piece} part={part} />
     </section>
   );
 }

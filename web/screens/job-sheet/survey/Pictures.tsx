@@ -1,13 +1,9 @@
 import { type Mark, type Part, type Picture, PICTURE_VIEWS, type PictureView, type Piece } from '#core/facts/index';
-import { toIso } from '#core/units/index';
-import { Camera } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
-import { pictureUrl, sendPicture } from '../../../api/pictures.ts';
-import { nowMinute } from '../../../app/PlanContext.tsx';
-import { newId } from '../../../app/useFacts.ts';
+import { pictureUrl } from '../../../api/pictures.ts';
+import { AddPicture } from '../../../views/AddPicture.tsx';
 import { Portrait } from '../../../views/Portrait.tsx';
-import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { usePictureSave, usePieceSave, withPart } from '../pieceChanges.ts';
 import { BeforeAfter } from './BeforeAfter.tsx';
 import { MarkForm } from './Marks.tsx';
 import { PinnedPicture } from './PinnedPicture.tsx';
@@ -17,20 +13,15 @@ type Pin = NonNullable<Mark['pin']>;
 /** Every side of the piece, before and after, with the marks pinned where they are. */
 export function Pictures({ piece, part, onPart }: { piece: Piece; part: Part | undefined; onPart: (id: string) => void }) {
   const save = usePieceSave();
-  const pictures = piece.pictures ?? [];
+  const keep = usePictureSave();
+  const pictures = (piece.pictures ?? []).filter((picture) => picture.partId === undefined);
   const [side, setSide] = useState<PictureView>(pictures[0]?.view ?? 'front');
   const [pin, setPin] = useState<Pin | null>(null);
   const of = (when: Picture['when']) => pictures.filter((picture) => picture.view === side && picture.when === when).at(-1);
   const [before, after] = [of('before'), of('after')];
   const shown = before ?? after;
-  const add = async (file: File | undefined, when: Picture['when']) => {
-    if (!file) return;
-    const id = newId();
-    const sent = await sendPicture(id, file);
-    if (!sent.ok) return void toast.error(`${sent.title} ${sent.mend}`);
-    const picture: Picture = { id, view: side, when, at: toIso(nowMinute()), ...sent.size };
-    void save({ ...piece, pictures: [...pictures, picture] }, `${when === 'before' ? 'Before' : 'After'}, ${side}: kept.`);
-  };
+  const add = (file: File, when: Picture['when']) =>
+    keep(piece, file, { view: side, when }, `${when === 'before' ? 'Before' : 'After'}, ${side}: kept.`);
   const remove = (picture: Picture) => {
     const unpinned = piece.parts.map((own) => ({
       ...own,
@@ -38,7 +29,7 @@ export function Pictures({ piece, part, onPart }: { piece: Piece; part: Part | u
     }));
     const bags = piece.bags?.map(({ pictureId, ...bag }) => (pictureId && pictureId !== picture.id ? { ...bag, pictureId } : bag));
     void save(
-      { ...piece, parts: unpinned, bags, pictures: pictures.filter((own) => own.id !== picture.id) },
+      { ...piece, parts: unpinned, bags, pictures: piece.pictures?.filter((own) => own.id !== picture.id) },
       'Picture removed; marks keep their words.',
     );
   };
@@ -105,22 +96,5 @@ export function Pictures({ piece, part, onPart }: { piece: Piece; part: Part | u
         <p className="second mt-1 text-small">Press on the picture to mark what you see on {part?.name.toLowerCase() ?? 'the part'}.</p>
       )}
     </section>
-  );
-}
-
-function AddPicture({ label, onFile }: { label: string; onFile: (file: File | undefined) => void }) {
-  return (
-    <label className="act cursor-pointer !min-h-10 focus-within:outline-2 focus-within:outline-accent">
-      <Camera size={16} aria-hidden /> {label}
-      <input
-        type="file"
-        accept="image/*"
-        className="sr-only"
-        onChange={(event) => {
-          onFile(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-    </label>
   );
 }

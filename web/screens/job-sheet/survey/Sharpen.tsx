@@ -12,7 +12,7 @@ export function Sharpen({ piece }: { piece: Piece }) {
   const [questions, setQuestions] = useState<SharpenQuestion[] | null>(null);
   useEffect(() => {
     let current = true;
-    planner.sharpen(piece, facts, plan.now).then((asked) => current && setQuestions(asked));
+    planner.sharpen(facts, plan.now, piece).then((asked) => current && setQuestions(asked));
     return () => {
       current = false;
     };
