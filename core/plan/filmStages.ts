@@ -20,7 +20,8 @@ import type { Minute } from '#core/units/index';
 import { type EndOf, laidFilms, type PlannedFilm, timesOf } from './films.ts';
 import { isPlanned } from './groups.ts';
 import { historyOf } from './history.ts';
-import { type Learned, learnedFactor, learnedProducts } from './learning.ts';
+import { type Learned, learnedFactor, learnedProducts, observationsOf } from './learning.ts';
+import { spreadAfter } from './risk.ts';
 
 /** Every stage of every film that hangs, now and ahead, and what would quicken it. */
 
@@ -63,8 +64,6 @@ const ROWS: readonly (readonly [name: string, time: keyof FilmTimes, stage: Stag
   ['cured', 'cured', 'cure'],
 ];
 
-/** Spread of a film without observations of its own; each observation narrows it. */
-const SIGMA = 0.25;
 const NINETY = 1.645;
 const LOGGED: EndOf = () => Number.POSITIVE_INFINITY;
 
@@ -79,7 +78,7 @@ export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): F
     films,
     learned: learnedProducts(
       facts.products.map((product) => product.id),
-      { history, clocks },
+      { facts, history, clocks },
     ),
   };
 
@@ -94,7 +93,7 @@ export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): F
         coats,
         (coat) => resolved(coat.layerId)?.filmUm ?? coat.filmUm,
         (coat) => resolved(coat.layerId)?.label,
-        (coat) => (coat.productId ? learnedFactor(coat.productId, { history, clocks }) : undefined),
+        (coat) => (coat.productId ? learnedFactor(coat.productId, { facts, history, clocks }) : undefined),
       ).slice(-1);
     });
     const newest = tops.sort((a, b) => endOf(b) - endOf(a))[0];
@@ -110,8 +109,8 @@ export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): F
   function ahead(piece: Piece, part: Part, film: PlannedFilm): FilmAhead {
     const times = timesOf(film, clocks, LOGGED);
     const laidAt = endOf(film);
-    const observations = learnedProducts(film.productId ? [film.productId] : [], { history, clocks })[0]?.observations ?? 0;
-    const spread = Math.exp((NINETY * SIGMA) / Math.sqrt(1 + observations));
+    const observations = film.productId ? observationsOf(film.productId, { facts, history, clocks }) : 0;
+    const spread = Math.exp(NINETY * spreadAfter(observations));
     const stages = ROWS.map(([name, time, stage]): FilmStage => {
       const at = times[time];
       const source = film.learned === undefined ? referenceHours(familyDrying(film.family), stage, film.label).source : 'own';

@@ -1,4 +1,5 @@
 import { stageReached } from '#core/drying/index';
+import type { Facts, Label } from '#core/facts/index';
 import { toMinute } from '#core/units/index';
 import type { PlanContext } from './step.ts';
 
@@ -7,19 +8,27 @@ const TACKY_FACTOR = 1.25;
 /** Weight of the family default against observations: k = exp(n/(n+4) × mean ln(observed ÷ predicted)) (BRIEF §8). */
 const PRIOR_WEIGHT = 4;
 
-type LearningContext = Pick<PlanContext, 'history' | 'clocks'>;
+type LearningContext = Pick<PlanContext, 'history' | 'clocks' | 'facts'>;
 
-const cache = new WeakMap<object, Map<string, number | undefined>>();
+const cache = new WeakMap<object, Map<string, readonly number[]>>();
+
+/** Observed ÷ predicted of each touch of a product's films; remembered for as long as the same log stands. */
+function ratiosOf(productId: string, context: LearningContext): readonly number[] {
+  const known = cache.get(context.history) ?? new Map<string, readonly number[]>();
+  cache.set(context.history, known);
+  const ratios = known.get(productId) ?? observations(productId, context);
+  known.set(productId, ratios);
+  return ratios;
+}
 
 /** The person's own factor for a product: how much longer it takes here than predicted; undefined without observations. */
 export function learnedFactor(productId: string, context: LearningContext): number | undefined {
-  let known = cache.get(context.history);
-  if (!known) {
-    known = new Map();
-    cache.set(context.history, known);
-  }
-  if (!known.has(productId)) known.set(productId, factorFrom(observations(productId, context)));
-  return known.get(productId);
+  return factorFrom(ratiosOf(productId, context));
+}
+
+/** How many touches the factor of a product rests on. */
+export function observationsOf(productId: string, context: LearningContext): number {
+  return ratiosOf(productId, context).length;
 }
 
 export type Learned = { readonly productId: string; readonly factor: number; readonly observations: number };
@@ -27,9 +36,8 @@ export type Learned = { readonly productId: string; readonly factor: number; rea
 /** Every product with a factor of its own, and how many touches it rests on. */
 export function learnedProducts(productIds: readonly string[], context: LearningContext): Learned[] {
   return productIds.flatMap((productId) => {
-    const ratios = observations(productId, context);
-    const factor = factorFrom(ratios);
-    return factor === undefined ? [] : [{ productId, factor, observations: ratios.length }];
+    const factor = learnedFactor(productId, context);
+    return factor === undefined ? [] : [{ productId, factor, observations: observationsOf(productId, context) }];
   });
 }
 
@@ -52,6 +60,7 @@ function observations(productId: string, context: LearningContext): number[] {
     const set = coats.filter((coat) => coat.layerId === top.layerId);
     const film = {
       family: top.family,
+      label: labelOf(productId, context.facts),
       placeId: top.placeId,
       firstCoatEnd: set[0].at,
       lastCoatEnd: top.at,
@@ -67,4 +76,9 @@ function observations(productId: string, context: LearningContext): number[] {
     if ((event.seen === 'dry' && ratio < 1) || (event.seen === 'tacky' && ratio > 1)) ratios.push(Math.min(4, Math.max(0.25, ratio)));
   }
   return ratios;
+}
+
+function labelOf(productId: string, facts: Facts): Label | undefined {
+  const product = facts.products.find((own) => own.id === productId);
+  return facts.sheets.find((sheet) => sheet.id === product?.sheetId)?.label;
 }

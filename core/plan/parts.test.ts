@@ -12,7 +12,6 @@ import { dwell, nextCoat, onceReached, soonAfter, tapeOff } from './gaps.ts';
 import { groupParts } from './groups.ts';
 import { historyOf } from './history.ts';
 import { factorFrom } from './learning.ts';
-import { pieceDates, seededRandom } from './risk.ts';
 import type { Step } from './step.ts';
 import { preparationOf } from './preparation.ts';
 import { stripChoice } from './stripChoice.ts';
@@ -281,14 +280,6 @@ describe('paint needs', () => {
   });
   it('buy nothing for a coat that would not sit', () => {
     expect(paintNeeds([step('a', 10, { stopped: 'it would lift' })], new Map(), EMPTY_FACTS as Facts)).toEqual([]);
-  });
-});
-
-describe('dates', () => {
-  it('are the same for the same seed, and none without steps', () => {
-    const [a, b] = [seededRandom(3), seededRandom(3)];
-    expect([a(), a(), a()]).toEqual([b(), b(), b()]);
-    expect(pieceDates([], [], new Map(), [], 1)).toBeNull();
   });
 });
 

@@ -18,9 +18,10 @@ import { DAY, type Minute, toMinute } from '#core/units/index';
 import { evidenceOf } from './evidence.ts';
 import { hangingFilms, type HangingPart } from './hanging.ts';
 import { historyOf } from './history.ts';
+import { observationsOf } from './learning.ts';
 import { pieceMoney, type PieceMoney } from './money.ts';
 import { type PieceSteps, pieceSteps } from './pieceSteps.ts';
-import { pieceDates } from './risk.ts';
+import { pieceDates, spreadAfter } from './risk.ts';
 import { type Session, sessionsOf } from './sessions.ts';
 import { setNotes } from './sets.ts';
 import { type StackView, stackView } from './stackView.ts';
@@ -261,7 +262,10 @@ function piecePlan(
   const steps = all.filter((step) => step.pieceId === piece.id);
   const placed = steps.filter((step) => step.placed !== null).sort((a, b) => (a.placed as Placed).start - (b.placed as Placed).start);
   const complete = steps.length > 0 && placed.length === steps.length;
-  const dates = complete && seed !== null ? pieceDates(steps, gaps, result.placed, free, seed) : null;
+  const dates =
+    complete && seed !== null
+      ? pieceDates(steps, gaps, result.placed, free, seed, (mix) => spreadAfter(observationsOf(mix, context)))
+      : null;
   const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
   const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
   return {

@@ -30,6 +30,27 @@ function normal(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 }
 
+/** How widely the waits of one mix are spread: the σ of ln(real ÷ planned). */
+export type SpreadOf = (mix: string) => number;
+
+/** A product's spread narrows with the times a finger has touched its films (DESIGN §4). */
+export function spreadAfter(observations: number): number {
+  return SPREAD / Math.sqrt(1 + observations);
+}
+
+/** A step as the runs need it: everything by place, reckoned once. */
+type RunStep = {
+  readonly start: Minute;
+  readonly minutes: number;
+  readonly isCoat: boolean;
+  /** Waits for a parcel. */
+  readonly awaits: boolean;
+  readonly after: readonly { readonly step: number; readonly wait: number; readonly mix: number }[];
+};
+
+/** A wait shorter than this lies within one stay and keeps its length. */
+const WITHIN_A_STAY = 90;
+
 /**
  * Median and 90 % finish of one piece. Each run stretches every wait of a product by its own log-normal factor, lets one coat
  * in twelve fail, and shifts what follows to the next free time. Work is never sooner than planned.
@@ -40,62 +61,67 @@ export function pieceDates(
   placed: ReadonlyMap<string, Placed>,
   free: readonly FreeInterval[],
   seed: number,
+  spreadOf: SpreadOf = () => SPREAD,
   runs = RISK_RUNS,
 ): PieceDates | null {
-  const own = steps
-    .filter((step) => placed.has(step.id))
-    .sort((a, b) => (placed.get(a.id) as Placed).start - (placed.get(b.id) as Placed).start);
+  const { own, spreads } = runSteps(steps, gaps, placed, spreadOf);
   if (own.length === 0) return null;
-  const ids = new Set(own.map((step) => step.id));
-  const before = new Map(
-    own.map((step) => [step.id, gaps.filter((gap) => gap.to === step.id).flatMap((gap) => gap.from.filter((id) => ids.has(id)))]),
-  );
   const random = seededRandom(seed);
-  const finishes: Minute[] = [];
-  for (let run = 0; run < runs; run++) finishes.push(oneRun(own, before, placed, free, random));
-  finishes.sort((a, b) => a - b);
+  const finishes = Float64Array.from({ length: runs }, () => oneRun(own, spreads, free, random)).sort();
   return { likely: finishes[Math.floor(runs * 0.5)], safe: finishes[Math.min(runs - 1, Math.floor(runs * 0.9))] };
 }
 
-function oneRun(
+function runSteps(
   steps: readonly Step[],
-  before: ReadonlyMap<string, readonly string[]>,
+  gaps: readonly Gap[],
   placed: ReadonlyMap<string, Placed>,
-  free: readonly FreeInterval[],
-  random: () => number,
-): Minute {
-  const factors = new Map<string, number>();
-  const ends = new Map<string, Minute>();
-  const products = new Map<string, string | undefined>(steps.map((step) => [step.id, step.coat?.mix]));
-  let finish = 0;
-  for (const step of steps) {
-    const plan = placed.get(step.id) as Placed;
-    let start = plan.start;
-    for (const id of before.get(step.id) ?? []) {
-      const earlier = placed.get(id) as Placed;
-      const end = ends.get(id) as Minute;
-      const mix = products.get(id);
-      const wait = plan.start - earlier.end;
-      // Work in one stay keeps its distance; a wait for a film stretches with the film.
-      start = Math.max(start, end + (mix === undefined || wait < 90 ? wait : wait * Math.max(1, factorOf(mix, factors, random))));
+  spreadOf: SpreadOf,
+): { own: RunStep[]; spreads: number[] } {
+  const sorted = steps
+    .flatMap((step) => {
+      const slot = placed.get(step.id);
+      return slot ? [{ step, slot }] : [];
+    })
+    .sort((a, b) => a.slot.start - b.slot.start);
+  const place = new Map(sorted.map(({ step }, index) => [step.id, index]));
+  const mixes = [...new Set(sorted.flatMap(({ step }) => (step.coat ? [step.coat.mix] : [])))];
+  const after: { step: number; wait: number; mix: number }[][] = sorted.map(() => []);
+  for (const gap of gaps) {
+    const to = place.get(gap.to);
+    if (to === undefined) continue;
+    for (const id of gap.from) {
+      const from = place.get(id);
+      if (from === undefined) continue;
+      const wait = sorted[to].slot.start - sorted[from].slot.end;
+      const mix = sorted[from].step.coat?.mix;
+      after[to].push({ step: from, wait, mix: mix === undefined || wait < WITHIN_A_STAY ? -1 : mixes.indexOf(mix) });
     }
-    if (step.stage === 'fit' && step.notBefore !== undefined && random() < PARCEL_LATE) start += LATE_DAYS * DAY;
-    const begun = start > plan.start + 1 ? nextFree(start, plan.end - plan.start, free) : start;
-    const failed = step.coat !== undefined && random() < COAT_FAILS;
-    const end = begun + (plan.end - plan.start) + (failed ? REWORK_MINUTES : 0);
-    ends.set(step.id, end);
-    finish = Math.max(finish, end);
   }
-  return finish;
+  const own = sorted.map(({ step, slot }, index) => ({
+    start: slot.start,
+    minutes: slot.end - slot.start,
+    isCoat: step.coat !== undefined,
+    awaits: step.stage === 'fit' && step.notBefore !== undefined,
+    after: after[index],
+  }));
+  return { own, spreads: mixes.map(spreadOf) };
 }
 
-function factorOf(mix: string, factors: Map<string, number>, random: () => number): number {
-  let factor = factors.get(mix);
-  if (factor === undefined) {
-    factor = Math.exp(SPREAD * normal(random));
-    factors.set(mix, factor);
+function oneRun(steps: readonly RunStep[], spreads: readonly number[], free: readonly FreeInterval[], random: () => number): Minute {
+  // Only ever later: what dries sooner waits for the stay it was planned in.
+  const factors = spreads.map((spread) => Math.max(1, Math.exp(spread * normal(random))));
+  const ends = new Float64Array(steps.length);
+  let finish = 0;
+  for (const [index, step] of steps.entries()) {
+    let start = step.start;
+    for (const { step: earlier, wait, mix } of step.after) start = Math.max(start, ends[earlier] + (mix < 0 ? wait : wait * factors[mix]));
+    if (step.awaits && random() < PARCEL_LATE) start += LATE_DAYS * DAY;
+    const begun = start > step.start + 1 ? nextFree(start, step.minutes, free) : start;
+    const failed = step.isCoat && random() < COAT_FAILS;
+    ends[index] = begun + step.minutes + (failed ? REWORK_MINUTES : 0);
+    finish = Math.max(finish, ends[index]);
   }
-  return factor;
+  return finish;
 }
 
 function nextFree(start: Minute, minutes: number, free: readonly FreeInterval[]): Minute {
