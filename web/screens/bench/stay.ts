@@ -30,6 +30,7 @@ export function layOutText(steps: readonly PlannedStep[]): string {
     if (step.grit) things.add(`P${step.grit}`);
     if (step.method === 'gel') things.add('stripper, scraper');
     if (step.stage === 'metal-prep') things.add('metal prep, goggles');
+    if (step.stage === 'promoter') things.add('adhesion promoter');
     if (step.stage === 'clean') things.add('side light, wipes');
     if (step.stage === 'repair') things.add('filler, files');
   }

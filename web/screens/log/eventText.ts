@@ -1,9 +1,10 @@
 import { type LogEvent, plain } from '#core/facts/index';
+import type { Stage } from '#core/plan/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { sentence } from '../../views/sentence.ts';
 import { useWords } from '../../app/useWords.ts';
 
-const STAGES: Record<string, string> = {
+const STAGES: Record<Exclude<Stage, 'coat'>, string> = {
   teardown: 'Taken apart',
   wash: 'Washed',
   'test-patch': 'Test patch set',
@@ -16,6 +17,7 @@ const STAGES: Record<string, string> = {
   prep: 'Sanded',
   clean: 'Cleaned and wiped',
   mix: 'Mixed',
+  promoter: 'Promoter on',
   mask: 'Masked',
   unmask: 'Tape off',
   flat: 'Flatted',
@@ -37,7 +39,7 @@ export function useEventText(): (event: LogEvent) => { what: string; who: string
     switch (event.kind) {
       case 'done': {
         const [, , stage] = event.stepKeys[0].split('.');
-        const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGES[stage] ?? 'Done');
+        const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGES[stage as keyof typeof STAGES] ?? 'Done');
         const wide = event.on.length === (piece?.parts.length ?? 0);
         return {
           what: coat,

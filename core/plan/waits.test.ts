@@ -1,0 +1,108 @@
+import { describe, expect, it } from 'vitest';
+import type { Facts, Family, Layer, Role } from '#core/facts/index';
+import { layer, part, planOf, primer, shelf, steps, workshop } from './testBench.ts';
+
+/** Waits that a plan keeps at a steady 20 °C and 50 %, with somebody at the bench day and night, against the table of the trade. */
+
+const open: Facts = {
+  ...shelf,
+  workshop: [
+    {
+      ...workshop,
+      started: true,
+      hands: ['aerosol', 'airbrush', 'brush'],
+      freeHours: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '00:00', to: '23:59' })),
+    },
+  ],
+};
+/** Minutes lost about midnight to packing up and laying out, and to cleaning between two paints. */
+const SLACK = 30;
+const H = 60;
+
+const wanted = (id: string, family: Family, role: Role, coats = 2): Layer => ({
+  id,
+  wanted: { family, role, name: id, lab: { l: 55, a: 0, b: 0 } },
+  coats,
+  covers: 'all',
+});
+const coatsOf = (layers: Layer[]) => {
+  const result = planOf(part({ material: 'steel', finish: 'bare', layers }), [], {}, open);
+  return { result, coats: steps(result, 'coat') };
+};
+const endOf = (step: ReturnType<typeof steps>[number] | undefined) => step?.placed?.end ?? Number.NaN;
+const startOf = (step: ReturnType<typeof steps>[number] | undefined) => step?.placed?.start ?? Number.NaN;
+const within = (wait: number, expected: number) => {
+  expect(wait).toBeGreaterThanOrEqual(expected - 0.5);
+  expect(wait).toBeLessThanOrEqual(expected + SLACK);
+};
+
+/** Family, role, minutes between its coats. */
+const BETWEEN_COATS: readonly (readonly [Family, Role, number])[] = [
+  ['acrylic-lacquer', 'colour', 10],
+  ['alkyd-enamel', 'colour', 20],
+  ['acrylic-enamel', 'colour', 10],
+  ['alcohol-acrylic', 'colour', 20],
+  ['water-acrylic', 'colour', 30],
+  ['waterborne-base', 'colour', 20],
+  ['waterborne-sealer', 'colour', 15],
+  ['urethane-2k', 'colour', 10],
+  ['rust-barrier', 'colour', 15],
+  ['texture', 'colour', 10],
+  ['latex', 'colour', 4 * H],
+];
+
+describe('between two coats of one paint', () => {
+  it.each(BETWEEN_COATS)('%s %s: %i min', (family, role, minutes) => {
+    const { coats } = coatsOf([primer(), wanted('top', family, role)]);
+    const [first, second] = coats.filter((step) => step.coat?.layerId === 'top');
+    within(startOf(second) - endOf(first), minutes);
+  });
+});
+
+/** Lower layer, upper layer, minutes from the last coat below to the first above. */
+const BETWEEN_LAYERS: readonly (readonly [string, Layer, Layer, number])[] = [
+  ['lacquer colour on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'acrylic-lacquer', 'colour'), 30],
+  ['enamel on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'alkyd-enamel', 'colour'), 3 * H],
+  ['water acrylic on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'water-acrylic', 'colour'), 3 * H],
+  ['lacquer on etch primer', wanted('low', 'etch-primer', 'primer', 1), wanted('top', 'acrylic-lacquer', 'colour'), 20],
+  ['2K on epoxy', wanted('low', 'epoxy-primer', 'primer'), wanted('top', 'urethane-2k', 'colour'), 2 * H],
+  ['enamel on epoxy', wanted('low', 'epoxy-primer', 'primer'), wanted('top', 'acrylic-enamel', 'colour'), 2 * H],
+  ['lacquer on epoxy', wanted('low', 'epoxy-primer', 'primer'), wanted('top', 'acrylic-lacquer', 'colour'), 12 * H],
+  ['another enamel colour on alkyd', wanted('low', 'alkyd-enamel', 'colour'), wanted('top', 'alkyd-enamel', 'colour'), 48 * H],
+  ['another colour on acrylic enamel', wanted('low', 'acrylic-enamel', 'colour'), wanted('top', 'acrylic-enamel', 'colour'), 48 * H],
+  ['1K clear on solvent base', wanted('low', 'solvent-base', 'metallic'), wanted('top', 'acrylic-lacquer', 'clear'), 20],
+  ['2K clear on solvent base', wanted('low', 'solvent-base', 'colour'), wanted('top', 'urethane-2k', 'clear'), 20],
+  ['2K clear on waterborne base', wanted('low', 'waterborne-base', 'colour'), wanted('top', 'urethane-2k', 'clear'), 45],
+  ['1K clear on waterborne base', wanted('low', 'waterborne-base', 'colour'), wanted('top', 'acrylic-lacquer', 'clear'), 2 * H],
+];
+
+describe('between two layers', () => {
+  it.each(BETWEEN_LAYERS)('%s', (_name, below, above, minutes) => {
+    const { coats } = coatsOf([below, { ...above, id: 'top' }]);
+    const last = coats.filter((step) => step.coat?.layerId === below.id).at(-1);
+    const first = coats.find((step) => step.coat?.layerId === 'top');
+    within(startOf(first) - endOf(last), minutes);
+  });
+});
+
+/** Top family, hours after its last coat at which screws and sliding may begin. */
+const FIT: readonly (readonly [Family, number])[] = [
+  ['acrylic-lacquer', 24],
+  ['alkyd-enamel', 48],
+  ['acrylic-enamel', 48],
+  ['alcohol-acrylic', 24],
+  ['water-acrylic', 24],
+  ['urethane-2k', 36],
+  ['rust-barrier', 48],
+];
+
+describe('until it is fitted together', () => {
+  it.each(FIT)('%s: %i h', (family, hours) => {
+    // Over a primer long dry the film counts by itself.
+    const { result, coats } = coatsOf([
+      layer('primer', 'lacquer-primer', 'fine-primer', 1, { flatAfter: 800 }),
+      wanted('top', family, 'colour'),
+    ]);
+    within(startOf(steps(result, 'fit')[0]) - endOf(coats.at(-1)), hours * H);
+  });
+});
