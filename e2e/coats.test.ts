@@ -5,7 +5,8 @@ import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { LogEvent, Piece } from '#core/facts/index';
 import { newPart, newPiece } from '#core/facts/index';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import sharp from 'sharp';
+import { launchBrowser, openPage, type Running, startServer, tabTo } from './harness.ts';
 
 /** Coats, sheets, boards and air as a restorer meets them. */
 
@@ -141,6 +142,27 @@ describe('a sample board', () => {
     await expect.poll(() => tiles.getByRole('button', { name: 'held' }).first().getAttribute('aria-pressed')).toBe('true');
     await context.close();
   });
+
+  it('keeps a picture with each tile, and lets go of it again', async () => {
+    const { page, context } = await openPage(browser, `${server.url}/pieces/red-board/coats`);
+    const picture = join(folder, 'tile.png');
+    await sharp({ create: { width: 600, height: 400, channels: 3, background: '#a31420' } })
+      .png()
+      .toFile(picture);
+    await page.getByLabel('Add a picture of tile, 2 coats').setInputFiles(picture);
+    await page
+      .getByRole('img', { name: /^Tile, 2 coats/ })
+      .nth(1)
+      .waitFor();
+    const board = async () => (await facts()).pieces.find((piece: Piece) => piece.id === 'red-board') as Piece;
+    await expect.poll(async () => (await board()).pictures?.[0]).toMatchObject({ partId: (await board()).parts[0].id, width: 600 });
+    await page.getByRole('button', { name: 'Tile, 3 coats' }).click();
+    await expect.poll(() => page.getByRole('button', { name: 'Remove this picture' }).count()).toBe(0);
+    await page.getByRole('button', { name: 'Tile, 2 coats' }).click();
+    await page.getByRole('button', { name: 'Remove this picture' }).click();
+    await expect.poll(async () => (await board()).pictures).toEqual([]);
+    await context.close();
+  });
 });
 
 describe('a product sheet', () => {
@@ -161,6 +183,50 @@ describe('a product sheet', () => {
     await row('film a coat').getByText('usual for its family').waitFor();
     await page.getByLabel('beside').selectOption({ label: 'Turnstone lacquer' });
     await page.getByRole('columnheader', { name: 'Turnstone lacquer' }).waitFor();
+    await context.close();
+  });
+});
+
+describe('what a label says of grounds', () => {
+  it('speaks before the table, is named as the reason, and can be taken back', async () => {
+    const { page, context } = await openPage(browser, `${server.url}/shelf/sheets/turnstone`);
+    await page.getByLabel('Forbidden below it: add a family').selectOption({ label: 'lacquer primer' });
+    await page.getByRole('button', { name: 'Forbidden below it: take out lacquer primer' }).waitFor();
+    await page.goto(`${server.url}/pieces/balance/coats?part=column`);
+    const coats = page.getByRole('link', { name: /^Coats/ });
+    await coats.getByText('would not sit').waitFor();
+    await page
+      .getByRole('heading', { name: /^Turnstone marram green on .*: stop/ })
+      .or(page.getByRole('button', { name: /Turnstone marram green/ }).first())
+      .first()
+      .click();
+    await page.getByText('forbids lacquer primer below it', { exact: false }).first().waitFor();
+    await page.goto(`${server.url}/shelf/sheets/turnstone`);
+    await page.getByRole('button', { name: 'Forbidden below it: take out lacquer primer' }).click();
+    await page.goto(`${server.url}/pieces/tram/coats`);
+    await coats.getByText('would not sit').waitFor({ state: 'detached' });
+    await context.close();
+  });
+});
+
+describe('without a mouse', () => {
+  it('a sheet is typed, a colour made transparent, and the start moved', async () => {
+    const { page, context } = await openPage(browser, `${server.url}/shelf/sheets/plover`);
+    await page.getByRole('heading', { name: 'Plover hobby colour' }).waitFor();
+    await tabTo(page, /^touch dry, min$/, null);
+    await page.keyboard.type('25 min');
+    await page.keyboard.press('Enter');
+    await page.getByRole('row').filter({ hasText: 'touch dry' }).getByText('the label').waitFor();
+    await tabTo(page, /^Plover shell cream: transparent$/, 'Space');
+    await expect
+      .poll(async () => (await facts()).products.find((own: { name: string }) => own.name === 'Plover shell cream').transparent)
+      .toBe(true);
+    await page.goto(`${server.url}/pieces/roller/dates`);
+    await page.getByLabel('What if').getByText('Planned end').waitFor();
+    await tabTo(page, /^I start/, null);
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await page.getByLabel('What if').getByText('Then it ends', { exact: false }).waitFor();
     await context.close();
   });
 });

@@ -96,3 +96,19 @@ export class Hand {
     await this.page.getByLabel(label).first().fill(text);
   }
 }
+
+/** Tabs until the focused thing has this name, then presses a key on it. */
+export async function tabTo(page: Page, name: RegExp, key: 'Enter' | 'Space' | null = 'Enter'): Promise<void> {
+  for (let presses = 0; presses < 120; presses++) {
+    await page.keyboard.press('Tab');
+    const focused = await page.evaluate(() => {
+      const here = document.activeElement;
+      const label = here instanceof HTMLInputElement ? here.labels?.[0]?.textContent : null;
+      return here?.getAttribute('aria-label') ?? label ?? here?.textContent ?? '';
+    });
+    if (!name.test(focused.trim())) continue;
+    if (key) await page.keyboard.press(key);
+    return;
+  }
+  throw new Error(`No ${name} within 120 tabs.`);
+}

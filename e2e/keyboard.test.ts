@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import type { Browser, Page } from 'playwright-core';
+import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { launchBrowser, openPage, type Running, startServer, tabTo } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -13,22 +13,6 @@ afterAll(async () => {
   await server.stop();
   server.remove();
 });
-
-/** Tabs until the focused thing has this name, then presses a key on it. */
-async function tabTo(page: Page, name: RegExp, key: 'Enter' | 'Space' = 'Enter'): Promise<void> {
-  for (let presses = 0; presses < 120; presses++) {
-    await page.keyboard.press('Tab');
-    const focused = await page.evaluate(() => {
-      const here = document.activeElement;
-      const label = here instanceof HTMLInputElement ? here.labels?.[0]?.textContent : null;
-      return here?.getAttribute('aria-label') ?? label ?? here?.textContent ?? '';
-    });
-    if (!name.test(focused.trim())) continue;
-    await page.keyboard.press(key);
-    return;
-  }
-  throw new Error(`No ${name} within 120 tabs.`);
-}
 
 describe('without a mouse', () => {
   it('opens a bench, adds a piece, and logs its first step', async () => {

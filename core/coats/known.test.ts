@@ -123,10 +123,34 @@ describe('a product sheet', () => {
     const sheets = [
       sheet({ label: { filmUm: 14, solids: 0.15, potLifeMin: 90 }, source: 'label' }),
       sheet({ id: 'dotterel', name: 'Dotterel, clear' }),
+      sheet({
+        id: 'stint',
+        name: 'Stint hard clear',
+        family: 'urethane-2k',
+        role: 'clear',
+        hand: 'gun',
+        form: 'tin',
+        thinner: 'solvent-base',
+        isocyanate: true,
+        label: {
+          pattern: 'mist-then-wet',
+          thinning: { least: 0.1, usual: 0.2, most: 0.3 },
+          hardener: { parts: 0.5, glossAtMost: -20 },
+          over: ['solvent-base', 'waterborne-base'],
+          notOver: ['nitro-lacquer'],
+        },
+        source: 'label',
+      }),
     ];
     const back = sheetsFromCsv(sheetsToCsv(sheets), sheets, () => 'new');
     expect(back).toEqual({ ok: true, sheets });
     for (const own of sheets) expect(sheetSchema.safeParse(own).success).toBe(true);
+  });
+  it('keeps what the columns of a file do not hold, and forgets what they leave empty', () => {
+    const known = [sheet({ label: { filmUm: 14, pattern: 'one-wet', thinning: { least: 0, usual: 1, most: 2 } }, source: 'label' })];
+    const read = sheetsFromCsv('id,name,family,role,hand,filmUm\nruff,Ruff,acrylic-enamel,colour,aerosol,\n', known, () => 'new');
+    expect(read).toMatchObject({ ok: true, sheets: [{ name: 'Ruff', label: { pattern: 'one-wet', thinning: { usual: 1 } } }] });
+    expect(read.ok && read.sheets[0].label.filmUm).toBeUndefined();
   });
   it('says the line of a CSV that is wrong, and takes nothing', () => {
     const csv = sheetsToCsv([sheet(), sheet({ id: 'b', label: { filmUm: 14 } })]).replace('14', '1400');

@@ -1,4 +1,4 @@
-import { type Problem, problemOf, type Sheet, sheetSchema } from '#core/facts/index';
+import { type Label, type Problem, problemOf, type Sheet, sheetSchema } from '#core/facts/index';
 import Papa from 'papaparse';
 
 /** Product sheets as CSV both ways: one row a sheet, label figures in their own columns, empty where the label is silent. */
@@ -25,17 +25,52 @@ const FIGURES = [
   'inductionMin',
 ] as const;
 
-export function sheetsToCsv(sheets: readonly Sheet[]): string {
-  const rows = sheets.map((sheet) => ({
-    ...Object.fromEntries(HEAD.map((key) => [key, sheet[key] ?? ''])),
+/** What a label says in more than one figure: each as its own column, families one after the other. */
+const SAYINGS = [
+  'pattern',
+  'thinningLeast',
+  'thinningUsual',
+  'thinningMost',
+  'hardenerParts',
+  'hardenerLeast',
+  'hardenerMost',
+  'hardenerGloss',
+  'over',
+  'notOver',
+] as const;
+
+type Cells = Readonly<Record<string, string | number>>;
+
+function sayingsOf({ pattern, thinning, hardener, over, notOver }: Label): Cells {
+  return {
+    pattern: pattern ?? '',
+    thinningLeast: thinning?.least ?? '',
+    thinningUsual: thinning?.usual ?? '',
+    thinningMost: thinning?.most ?? '',
+    hardenerParts: hardener?.parts ?? '',
+    hardenerLeast: hardener?.least ?? '',
+    hardenerMost: hardener?.most ?? '',
+    hardenerGloss: hardener?.glossAtMost ?? '',
+    over: over?.join(' ') ?? '',
+    notOver: notOver?.join(' ') ?? '',
+  };
+}
+
+function cellsOf(sheet: Sheet): Cells {
+  return {
+    ...Object.fromEntries(HEAD.map((key) => [key, String(sheet[key] ?? '')])),
     ...Object.fromEntries(FIGURES.map((key) => [key, sheet.label[key] ?? ''])),
-  }));
-  return Papa.unparse(rows, { columns: [...HEAD, ...FIGURES] });
+    ...sayingsOf(sheet.label),
+  };
+}
+
+export function sheetsToCsv(sheets: readonly Sheet[]): string {
+  return Papa.unparse(sheets.map(cellsOf), { columns: [...HEAD, ...FIGURES, ...SAYINGS] });
 }
 
 export type SheetsRead = { readonly ok: true; readonly sheets: readonly Sheet[] } | { readonly ok: false; readonly problem: Problem };
 
-/** Reads sheets back; the first bad row refuses the file with its line. Figures the columns do not hold stay as `known` has them. */
+/** Reads sheets back; the first bad row refuses the file with its line. Columns the file does not have stay as `known` has them. */
 export function sheetsFromCsv(text: string, known: readonly Sheet[], newId: () => string): SheetsRead {
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true });
   const missing = (['name', 'family', 'role', 'hand'] as const).filter((column) => !meta.fields?.includes(column));
@@ -61,27 +96,50 @@ export function sheetsFromCsv(text: string, known: readonly Sheet[], newId: () =
   return { ok: true, sheets };
 }
 
+/** A row as a sheet, not yet checked; an empty cell says nothing. */
 function rowAsSheet(row: Record<string, string>, before: Sheet | undefined, newId: () => string): unknown {
-  const text = (key: string) => row[key]?.trim() || undefined;
-  const figures = Object.fromEntries(
-    FIGURES.flatMap((key) => {
-      const value = text(key);
-      return value === undefined ? [] : [[key, Number(value.replace(',', '.'))]];
+  const cells = before ? { ...cellsOf(before), ...row } : row;
+  const text = (key: string) => String(cells[key] ?? '').trim() || undefined;
+  const number = (key: string) => {
+    const value = text(key);
+    return value === undefined ? undefined : Number(value.replace(',', '.'));
+  };
+  const yes = (key: string) => /^(true|yes|1)$/i.test(text(key) ?? '');
+  const families = (key: string) => text(key)?.split(/[\s;,]+/);
+  const label = said({
+    ...Object.fromEntries(FIGURES.map((key) => [key, number(key)])),
+    pattern: text('pattern'),
+    thinning: ratios({ least: number('thinningLeast'), usual: number('thinningUsual'), most: number('thinningMost') }),
+    hardener: ratios({
+      parts: number('hardenerParts'),
+      least: number('hardenerLeast'),
+      most: number('hardenerMost'),
+      glossAtMost: number('hardenerGloss'),
     }),
-  );
-  const kept = Object.fromEntries(Object.entries(before?.label ?? {}).filter(([key]) => !(FIGURES as readonly string[]).includes(key)));
-  const yes = (key: string) => /^(true|yes|1)$/i.test(row[key] ?? '');
-  return {
+    over: families('over'),
+    notOver: families('notOver'),
+  });
+  return said({
     id: text('id') ?? newId(),
     name: text('name'),
     family: text('family'),
     role: text('role'),
     hand: text('hand'),
-    ...(text('form') ? { form: text('form') } : {}),
-    ...(text('thinner') ? { thinner: text('thinner') } : {}),
+    form: text('form'),
+    thinner: text('thinner'),
     forPlastics: yes('forPlastics'),
     isocyanate: yes('isocyanate'),
-    label: { ...kept, ...figures },
-    source: Object.keys(figures).length > 0 ? 'label' : (before?.source ?? 'default'),
-  };
+    label,
+    source: Object.keys(label).length > 0 ? 'label' : (before?.source ?? 'default'),
+  });
+}
+
+/** Only what was said. */
+function said(fields: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
+}
+
+function ratios(parts: Readonly<Record<string, number | undefined>>): Record<string, unknown> | undefined {
+  const own = said(parts);
+  return Object.keys(own).length > 0 ? own : undefined;
 }

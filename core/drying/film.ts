@@ -81,6 +81,7 @@ export type FilmState = 'wet' | 'fresh' | 'shut' | 'dry' | 'cured';
 
 /** The times at which a film changes state; `null`: never. */
 export type FilmTimes = {
+  readonly touch: Minute | null;
   readonly opens: Minute | null;
   readonly shuts: Minute | null;
   readonly layer: Minute | null;
@@ -101,6 +102,7 @@ export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   // Families that ask for a scuff have no shut gap: past the window they are dry and want keying.
   const dry = drying.again === 'scuff' && film.label?.againMin === undefined ? shuts : again;
   return {
+    touch: at('touch'),
     opens: at('coatFrom'),
     shuts,
     layer: at('layerFrom'),

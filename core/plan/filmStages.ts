@@ -53,10 +53,11 @@ export type FilmAhead = {
 export type FilmsAhead = { readonly films: readonly FilmAhead[]; readonly learned: readonly Learned[] };
 
 const ROWS: readonly (readonly [name: string, time: keyof FilmTimes, stage: Stage])[] = [
+  ['touch', 'touch', 'touch'],
   ['next coat', 'opens', 'coatFrom'],
   ['shuts', 'shuts', 'coatFrom'],
-  ['another paint', 'layer', 'layerFrom'],
-  ['dry, again', 'dry', 'again'],
+  ['other paint', 'layer', 'layerFrom'],
+  ['again', 'dry', 'again'],
   ['handle', 'handle', 'handle'],
   ['tape-safe', 'tape', 'tape'],
   ['flat', 'flat', 'flat'],

@@ -284,7 +284,18 @@ describe('paint needs', () => {
 });
 
 describe('the drying line', () => {
-  const times: FilmTimes = { opens: 10, shuts: 60, layer: 100, dry: 200, tape: 200, flat: 300, handle: 150, fit: 300, cured: 900 };
+  const times: FilmTimes = {
+    touch: 10,
+    opens: 10,
+    shuts: 60,
+    layer: 100,
+    dry: 200,
+    tape: 200,
+    flat: 300,
+    handle: 150,
+    fit: 300,
+    cured: 900,
+  };
   it('walks from wet to cured', () => {
     expect([5, 30, 100, 250, 1000].map((at) => lineState(times, at))).toEqual(['wet', 'open', 'shut', 'tape-safe', 'cured']);
     expect(lineState({ ...times, shuts: null, dry: 200 }, 100)).toBe('open');

@@ -4,6 +4,7 @@ export {
   atLocal,
   clockText,
   DAY,
+  dateText,
   dayText,
   durationText,
   HOUR,

@@ -79,10 +79,15 @@ export function clockText(at: Minute, timeZone: string, hours: 12 | 24 = 24): st
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
+/** "3 Dec". */
+export function dateText(at: Minute, timeZone: string): string {
+  const { date } = localMoment(at, timeZone);
+  return `${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1]}`;
+}
+
 /** "Thu 3 Dec". */
 export function dayText(at: Minute, timeZone: string): string {
-  const { date, weekday } = localMoment(at, timeZone);
-  return `${WEEKDAYS[weekday - 1]} ${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1]}`;
+  return `${WEEKDAYS[localMoment(at, timeZone).weekday - 1]} ${dateText(at, timeZone)}`;
 }
 
 /** A clock time when it is today, day and clock time otherwise. */

@@ -1,4 +1,4 @@
-import { clockText, dayText, durationText, formatMoney, formatQuantity, momentText } from '#core/units/index';
+import { clockText, dateText, dayText, durationText, formatMoney, formatQuantity, momentText } from '#core/units/index';
 import { useMemo } from 'react';
 import { usePlan } from './PlanContext.tsx';
 
@@ -10,6 +10,7 @@ export function useWords() {
     return {
       clock: (at: number) => clockText(at, timeZone, units.clock),
       day: (at: number) => dayText(at, timeZone),
+      date: (at: number) => dateText(at, timeZone),
       moment: (at: number) => momentText(at, plan.now, timeZone, units.clock),
       duration: durationText,
       money: (minor: number, about = false) => formatMoney(minor, currency, about),

@@ -47,12 +47,18 @@ export function Buying() {
           <h2>What the shelf covers</h2>
           <ul className="mt-2 space-y-1">
             {plan.needs.map((need) => (
-              <li key={need.mix} className="flex justify-between gap-3">
-                <span>{need.name}</span>
-                <span className="figure">
-                  {words.volume(Math.min(need.shelfMl, need.neededMl))} of {words.volume(need.neededMl)}
-                  {need.keptMl > 0 && <span className="second block text-right text-small">touch-up {words.volume(need.jarMl)}</span>}
+              <li key={need.mix}>
+                <span className="flex justify-between gap-3">
+                  <span>{need.name}</span>
+                  <span className="figure">
+                    {words.volume(Math.min(need.shelfMl, need.neededMl))} of {words.volume(need.neededMl)}
+                  </span>
                 </span>
+                {need.jarMl < need.keptMl && (
+                  <span className="second block text-small">
+                    leaves {words.volume(need.jarMl)} for touch-up, not {words.volume(need.keptMl)}
+                  </span>
+                )}
               </li>
             ))}
           </ul>

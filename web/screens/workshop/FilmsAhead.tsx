@@ -48,7 +48,7 @@ function Film({ film, now }: { film: FilmAhead; now: number }) {
           {film.pegs.length > 0 && ` · peg ${film.pegs.join(', ')}`} · {film.paint}, laid {words.moment(film.laidAt)}
         </span>
       </p>
-      <ol className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1 sm:grid-cols-5 lg:grid-cols-9">
+      <ol className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1 sm:grid-cols-5 lg:grid-cols-10">
         {film.stages.map((stage) => (
           <StageCell key={stage.name} stage={stage} now={now} />
         ))}
@@ -93,7 +93,7 @@ function StageCell({ stage, now }: { stage: FilmAhead['stages'][number]; now: nu
           text={`Nine in ten between ${words.moment(stage.early ?? at)} and ${words.moment(stage.late ?? at)}, on the clock of the air where it hangs.`}
           source={stage.source}
         >
-          <span className="figure">{reached ? 'reached' : at - now < 20 * 60 ? words.clock(at) : words.day(at)}</span>
+          <span className="figure">{reached ? 'reached' : at - now < 20 * 60 ? words.clock(at) : words.date(at)}</span>
         </Why>
       )}
     </li>

@@ -1,0 +1,116 @@
+import { familyDrying } from '#core/drying/index';
+import { familySchema, type Hand, plain, roleSchema, type Sheet } from '#core/facts/index';
+import { Chips } from '../../views/Chips.tsx';
+import { LabelRatios } from './LabelRatios.tsx';
+
+const BY_HAND: readonly { readonly value: Hand; readonly label: string }[] = [
+  { value: 'airbrush', label: 'airbrush' },
+  { value: 'gun', label: 'spray gun' },
+  { value: 'brush', label: 'brush' },
+];
+
+/** What a product is and how it goes on: family, use, form, thinner, hazards and ratios. */
+export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed: Sheet, said: string) => boolean }) {
+  const moved = 'The plan has moved.';
+  const { thinner: _thinner, ...thinnedByItsOwn } = sheet;
+  return (
+    <section className="sheet space-y-3" aria-label="What it is">
+      <h2>What it is</h2>
+      <div className="space-y-2">
+        <label className="block">
+          <span className="second block text-small">Family</span>
+          <select
+            className="field"
+            value={sheet.family}
+            onChange={(event) => onKeep({ ...sheet, family: familySchema.parse(event.target.value) }, moved)}
+          >
+            {familySchema.options.map((family) => (
+              <option key={family} value={family}>
+                {plain(family)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="block">
+          <span className="second block text-small">Used as</span>
+          <select
+            className="field"
+            value={sheet.role}
+            onChange={(event) => onKeep({ ...sheet, role: roleSchema.parse(event.target.value) }, moved)}
+          >
+            {roleSchema.options.map((role) => (
+              <option key={role} value={role}>
+                {plain(role)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <Chips
+        legend="Comes in"
+        options={[
+          { value: 'aerosol', label: 'aerosol can' },
+          { value: 'bottle', label: 'bottle' },
+          { value: 'tin', label: 'tin' },
+        ]}
+        value={sheet.form ?? (sheet.hand === 'aerosol' ? 'aerosol' : undefined)}
+        onChange={(form) => {
+          const byHand = sheet.hand === 'aerosol' ? 'airbrush' : sheet.hand;
+          onKeep({ ...sheet, form, hand: form === 'aerosol' ? 'aerosol' : byHand }, moved);
+        }}
+      />
+      {sheet.hand !== 'aerosol' && (
+        <Chips legend="Goes on by" options={BY_HAND} value={sheet.hand} onChange={(hand) => onKeep({ ...sheet, hand }, moved)} />
+      )}
+      {sheet.hand !== 'aerosol' && (
+        <label className="block">
+          <span className="second block text-small">Thinned with</span>
+          <select
+            className="field"
+            value={sheet.thinner ?? ''}
+            onChange={(event) =>
+              onKeep(event.target.value ? { ...sheet, thinner: familySchema.parse(event.target.value) } : thinnedByItsOwn, moved)
+            }
+          >
+            <option value="">{familyDrying(sheet.family).thinner}</option>
+            {familySchema.options
+              .filter((family) => family !== sheet.family && family !== 'unknown')
+              .map((family) => (
+                <option key={family} value={family}>
+                  {plain(family)} thinner
+                </option>
+              ))}
+          </select>
+        </label>
+      )}
+      <Chips
+        legend="Coats go on"
+        options={[
+          { value: 'mist-then-wet', label: 'mist, then wet' },
+          { value: 'one-wet', label: 'one wet' },
+        ]}
+        value={sheet.label.pattern}
+        onChange={(pattern) => onKeep({ ...sheet, label: { ...sheet.label, pattern } }, 'Noted.')}
+      />
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={sheet.forPlastics}
+          onClick={() => onKeep({ ...sheet, forPlastics: !sheet.forPlastics }, moved)}
+        >
+          made for plastics
+        </button>
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={sheet.isocyanate}
+          onClick={() => onKeep({ ...sheet, isocyanate: !sheet.isocyanate }, 'The caution shows.')}
+        >
+          isocyanates
+        </button>
+      </div>
+      <LabelRatios key={JSON.stringify([sheet.label.thinning, sheet.label.hardener])} sheet={sheet} onKeep={onKeep} />
+    </section>
+  );
+}

@@ -1,0 +1,87 @@
+import type { SheetField } from '#core/coats/index';
+import type { Label, Sheet } from '#core/facts/index';
+import { type Parsed, parseNumber, parseQuantity } from '#core/units/index';
+import { useState } from 'react';
+import { toast } from 'sonner';
+
+/** Times as a person says them, other figures to a tenth. */
+function valueText(field: SheetField): string {
+  if (field.value === null) return '';
+  return field.unit === 'min' ? exactTime(field.value) : String(Math.round(field.value * 10) / 10);
+}
+
+/** A label’s time without rounding: whole days or hours where it is, else minutes. */
+function exactTime(minutes: number): string {
+  if (minutes >= 1440 && minutes % 1440 === 0) return `${minutes / 1440} d`;
+  if (minutes >= 60 && minutes % 60 === 0) return `${minutes / 60} h`;
+  return `${minutes} min`;
+}
+
+function numberOf(text: string, field: SheetField): Parsed {
+  const value = parseNumber(text);
+  return value === null ? { ok: false, mend: `type a number in ${field.unit}.` } : { ok: true, value };
+}
+
+/** Percent on screen, a share in the facts. */
+function stored(field: SheetField, typed: number): number {
+  return field.key === 'solids' ? typed / 100 : typed;
+}
+
+/** One line of a label: typed it counts, emptied the family speaks again. */
+export function SheetRow({
+  field,
+  sheet,
+  beside,
+  onKeep,
+}: {
+  field: SheetField;
+  sheet: Sheet;
+  beside: SheetField | null;
+  onKeep: (changed: Sheet, said: string) => boolean;
+}) {
+  const own = field.source === 'label';
+  const shown = field.value === null ? '' : valueText(field);
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = () => {
+    const text = typed?.trim();
+    setTyped(null);
+    // Typing what is usual is saying that the label says so too.
+    if (text === undefined || (own && text === shown) || (!own && text === '')) return;
+    const { [field.key]: _was, ...rest } = sheet.label;
+    if (text === '') return void onKeep({ ...sheet, label: rest as Label }, 'Back to what is usual.');
+    const value = field.unit === 'min' ? parseQuantity(text, 'duration', 'min') : numberOf(text, field);
+    if (!value.ok) return void toast.error(`${field.name}: ${value.mend}`);
+    onKeep({ ...sheet, label: { ...sheet.label, [field.key]: stored(field, value.value) } }, 'The label counts from now on.');
+  };
+  const differs = beside !== null && beside.value !== field.value;
+  return (
+    <tr className="border-t border-hairline">
+      <td className="py-1 pr-3">{field.name}</td>
+      <td className="py-1">
+        <label className="flex items-center gap-2">
+          <span className="sr-only">
+            {field.name}, {field.unit}
+          </span>
+          <input
+            className={`field !min-h-9 !w-28 text-right font-mono ${own ? '' : '!text-second'}`}
+            inputMode="decimal"
+            value={typed ?? (own ? shown : '')}
+            placeholder={shown || '–'}
+            onChange={(event) => setTyped(event.target.value)}
+            onBlur={keep}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />
+          <span className="figure w-8">{field.unit === 'min' ? '' : field.unit}</span>
+        </label>
+      </td>
+      <td className={own ? 'font-[650] text-ink' : 'second'}>
+        {own ? 'the label' : field.value === null ? 'not said' : 'usual for its family'}
+      </td>
+      {beside && (
+        <td className={`figure text-right ${differs ? 'font-[650] text-ink underline' : 'second'}`}>
+          {beside.value === null ? '–' : valueText(beside)}
+        </td>
+      )}
+    </tr>
+  );
+}
