@@ -1,5 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { atLocal, clockText, durationText, formatMoney, formatQuantity, localMoment, parseQuantity, toMinute } from './index.ts';
+import {
+  addDays,
+  atLocal,
+  clockText,
+  dateText,
+  dayText,
+  durationText,
+  formatMoney,
+  formatQuantity,
+  localMoment,
+  minuteOfDay,
+  momentText,
+  parseQuantity,
+  toIso,
+  toMinute,
+} from './index.ts';
 
 const value = (text: string, dimension: Parameters<typeof parseQuantity>[1], unit: string) => {
   const parsed = parseQuantity(text, dimension, unit);
@@ -17,6 +32,27 @@ describe('quantities', () => {
     expect(value('-3 C', 'temperature', 'C')).toBe(-3);
   });
 
+  const READ: readonly (readonly [string, Parameters<typeof parseQuantity>[1], string, number])[] = [
+    ['3 m', 'length', 'mm', 3000],
+    ['2 ft', 'length', 'mm', 609.6],
+    ['4 1/4 "', 'length', 'mm', 107.95],
+    ['1/2', 'length', 'in', 12.7],
+    ['0,4 l', 'volume', 'mL', 400],
+    ['2 cl', 'volume', 'mL', 20],
+    ['12', 'volume', 'mL', 12],
+    ['0 °C', 'temperature', 'C', 0],
+    ['32', 'temperature', 'F', 0],
+    ['1,5 kg', 'mass', 'g', 1500],
+    ['1 oz', 'mass', 'g', 28.3495],
+    ['90', 'duration', 'min', 90],
+    ['1.5 h', 'duration', 'min', 90],
+    ['2 days', 'duration', 'min', 2880],
+    ['1 d', 'duration', 'min', 1440],
+  ];
+  it.each(READ)('reads %s as %s', (text, dimension, unit, expected) => expect(value(text, dimension, unit)).toBeCloseTo(expected, 6));
+  const NONE = ['', '   ', 'mm', '1.2.3 mm', '--4', '1/2/3', '٣ mm', '1e9x'];
+  it.each(NONE)('takes %j for no length', (text) => expect(typeof value(text, 'length', 'mm')).toBe('string'));
+
   it('says what to type when it cannot read', () => {
     expect(value('tall', 'length', 'mm')).toContain('Type a number');
     expect(value('5 stone', 'length', 'mm')).toContain('stone');
@@ -30,6 +66,21 @@ describe('quantities', () => {
     expect(formatMoney(890, 'EUR', true)).toBe('about 8.90 EUR');
     expect(durationText(35)).toBe('35 min');
     expect(durationText(48 * 60)).toBe('2 days');
+    const SAID: readonly (readonly [number, string])[] = [
+      [-5, '0 min'],
+      [0.4, '0 min'],
+      [99, '99 min'],
+      [100, '1.5 h'],
+      [12 * 60 + 20, '12 h'],
+      [35.9 * 60, '36 h'],
+      [3.3 * 1440, '3.5 days'],
+      [13 * 1440, '2 weeks'],
+    ];
+    for (const [minutes, said] of SAID) expect([minutes, durationText(minutes)]).toEqual([minutes, said]);
+    expect(formatQuantity(300, 'in')).toBe('11.8 in');
+    expect(formatQuantity(20, 'F')).toBe('68.0 °F');
+    expect(formatQuantity(148, 'oz')).toBe('5.0 oz');
+    expect(formatQuantity(148.4, 'mL')).toBe('148 mL');
   });
 });
 
@@ -42,5 +93,26 @@ describe('local time', () => {
     expect(clockText(summer, 'Europe/Lisbon', 12)).toBe('8:00 pm');
     expect(localMoment(winter, 'Europe/Lisbon')).toEqual({ date: '2026-12-01', weekday: 2, minuteOfDay: 1140 });
     expect(atLocal('2026-07-01', 1200, 'Europe/Lisbon')).toBe(summer);
+  });
+  it('passes over an hour that is not there, and knows the one that is there twice', () => {
+    const noon = (date: string) => atLocal(date, 720, 'Europe/Lisbon');
+    expect(noon('2026-03-29') - noon('2026-03-28')).toBe(23 * 60);
+    expect(noon('2026-10-25') - noon('2026-10-24')).toBe(25 * 60);
+    expect(localMoment(atLocal('2026-03-29', 90, 'Europe/Lisbon'), 'Europe/Lisbon').minuteOfDay).toBe(150);
+  });
+  it('counts days over the ends of months and years', () => {
+    expect(addDays('2026-02-28', 1)).toBe('2026-03-01');
+    expect(addDays('2028-02-28', 1)).toBe('2028-02-29');
+    expect(addDays('2026-12-31', 1)).toBe('2027-01-01');
+    expect(addDays('2026-03-01', -1)).toBe('2026-02-28');
+    expect(dayText(toMinute('2026-12-31T23:30:00Z'), 'Europe/Berlin')).toBe('Fri 1 Jan');
+    expect(dateText(toMinute('2026-12-31T23:30:00Z'), 'UTC')).toBe('31 Dec');
+  });
+  it('goes to text and back', () => {
+    for (const iso of ['2026-11-25T19:05:00Z', '2027-01-01T00:00:00Z']) expect(toIso(toMinute(iso))).toBe(iso);
+    expect(minuteOfDay('19:05')).toBe(1145);
+    expect(momentText(toMinute('2026-11-25T19:05:00Z'), toMinute('2026-11-25T08:00:00Z'), 'UTC')).toBe('19:05');
+    expect(momentText(toMinute('2026-11-26T19:05:00Z'), toMinute('2026-11-25T08:00:00Z'), 'UTC')).toBe('Thu 26 Nov 19:05');
+    expect(clockText(toMinute('2026-11-25T00:05:00Z'), 'UTC', 12)).toBe('12:05 am');
   });
 });
