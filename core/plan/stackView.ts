@@ -7,6 +7,7 @@ import {
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
+import { familyDrying } from '#core/drying/index';
 import type { Lab, Part, Piece } from '#core/facts/index';
 import { coatAmount } from '#core/amounts/index';
 import { paintedFaces } from '#core/survey/index';
@@ -130,9 +131,22 @@ function openNeeds(part: Part, context: PlanContext): string[] {
   const needs: string[] = [];
   if (layers.length === 0 && part.zones.some((zone) => zone.bare === undefined))
     needs.push('No coats yet: start from one of the three systems.');
-  const last = layers.at(-1);
   if (part.lit) needs.push(...litNeeds(layers));
-  const needy = layers.find((layer) => ['waterborne-base', 'solvent-base', 'candy'].includes(layer.family));
-  if (needy && last?.role !== 'clear') needs.push(`${needy.name} is no finish by itself: it needs a clear on top.`);
-  return needs;
+  return [...needs, ...clearNeeds(part, layers)];
+}
+
+/** What is no finish by itself and has no clear over it, with the zones it shows on where that is not everywhere. */
+function clearNeeds(part: Part, layers: readonly ResolvedLayer[]): string[] {
+  const painted = part.zones.filter((zone) => zone.bare === undefined);
+  const bareOfClear = new Map<string, string[]>();
+  for (const zone of painted) {
+    const stack = layers.filter(({ layer }) => layer.covers === 'all' || layer.covers.includes(zone.id));
+    const needy = stack.findLast((layer) => familyDrying(layer.family).needsClear);
+    if (!needy || stack.slice(stack.indexOf(needy)).some((layer) => layer.role === 'clear')) continue;
+    bareOfClear.set(needy.name, [...(bareOfClear.get(needy.name) ?? []), zone.name.toLowerCase()]);
+  }
+  return [...bareOfClear].map(([name, zones]) => {
+    const where = zones.length === painted.length ? '' : ` on ${zones.join(' and ')}`;
+    return `${name} is no finish by itself: it needs a clear on top${where}.`;
+  });
 }
