@@ -29,6 +29,15 @@ export type EvidenceQuestion = Pick<Evidence, 'below' | 'above' | 'material' | '
 const VERDICT: Record<TileOutcome, JointVerdict> = { held: 'sits', softened: 'care', lifted: 'stop' };
 const SEEN: Record<TileOutcome, string> = { held: 'it held', softened: 'it softened a little', lifted: 'it lifted' };
 
+/** An outcome told without its board, as by a script. */
+export function outcomeFinding(outcome: TileOutcome): Finding {
+  return {
+    verdict: VERDICT[outcome],
+    rule: '1 own evidence',
+    because: `By your own evidence of the same products in the same state, ${SEEN[outcome]}.`,
+  };
+}
+
 /** The newest own evidence on this joint as a finding; null without any. Same products, same state, keyed alike. */
 export function evidenceFinding(all: readonly Evidence[], question: EvidenceQuestion): Finding | null {
   const matches = all

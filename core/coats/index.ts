@@ -1,5 +1,5 @@
 export { bareResistance, biteOf, filmResistance, isPlastic, wantsPromoter } from './bite.ts';
-export { type Evidence, evidenceFinding, paintKey, TILE_OUTCOMES, type TileOutcome } from './evidence.ts';
+export { type Evidence, evidenceFinding, outcomeFinding, paintKey, TILE_OUTCOMES, type TileOutcome } from './evidence.ts';
 export {
   clearToBuild,
   COMPOUND_UM,
@@ -17,7 +17,7 @@ export {
 export { type Above, type Below, type Finding, isBetter, joint, type JointAnswer, type JointVerdict, worseOf } from './joint.ts';
 export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
-export { type JointBranch, type StackJoint, stackJoint } from './stack.ts';
+export { type JointBranch, labelFinding, type StackJoint, stackJoint } from './stack.ts';
 export { sheetsFromCsv, type SheetsRead, sheetsToCsv } from './sheetCsv.ts';
 export { oddTimes, type SheetField, sheetFields } from './sheetFields.ts';
 export { type FitLeft, fitLeft } from './fit.ts';

@@ -1,4 +1,4 @@
-import { type Family, type Material, plain } from '#core/facts/index';
+import { type BelowFamily, type Family, type Material, plain } from '#core/facts/index';
 import type { FilmState } from '#core/drying/index';
 import { wantsPromoter } from './bite.ts';
 import { type Evidence, evidenceFinding, paintKey } from './evidence.ts';
@@ -103,11 +103,16 @@ function knownOf(below: Below, under: UnderFilm | null, layer: ResolvedLayer, ev
 
 /** What the label of the upper product says of the film below: forbidden, or named as fit. */
 function labelSays(below: Family, layer: ResolvedLayer): Finding | null {
-  if (layer.label?.notOver?.includes(below))
-    return { verdict: 'stop', rule: '1b label', because: `The label of ${layer.name} forbids ${plain(below)} below it.` };
-  if (layer.label?.over?.includes(below))
-    return { verdict: 'sits', rule: '1b label', because: `The label of ${layer.name} names ${plain(below)} as a ground for it.` };
+  if (layer.label?.notOver?.includes(below)) return labelFinding('forbids', below, layer.name);
+  if (layer.label?.over?.includes(below)) return labelFinding('names', below, layer.name);
   return null;
+}
+
+/** A label that forbids a ground, or names it as fit. */
+export function labelFinding(says: 'forbids' | 'names', below: BelowFamily, name: string): Finding {
+  return says === 'forbids'
+    ? { verdict: 'stop', rule: '1b label', because: `The label of ${name} forbids ${plain(below)} below it.` }
+    : { verdict: 'sits', rule: '1b label', because: `The label of ${name} names ${plain(below)} as a ground for it.` };
 }
 
 /** The better of unscuffed and scuffed in one state; unscuffed where they are equal. */

@@ -62,6 +62,19 @@ describe('questions of a script', () => {
     expect(got.verdict).toBe('stop');
     expect((got.remedies as { text: string }[]).length).toBeGreaterThan(1);
   });
+  it('lets own evidence and a label speak for the bite, and gives the tables back without them', () => {
+    const input = {
+      below: { family: 'alkyd-enamel', material: 'steel', state: 'dry', scuffed: true },
+      above: { family: 'acrylic-lacquer', by: 'aerosol' },
+    };
+    expect(answer('joint', input)).toMatchObject({ verdict: 'stop', source: 'default' });
+    expect(answer('joint', { ...input, own: 'held' })).toMatchObject({ verdict: 'sits', source: 'own', rule: '1 own evidence' });
+    expect(answer('joint', { ...input, own: 'softened' })).toMatchObject({ verdict: 'care', source: 'own' });
+    expect(answer('joint', { ...input, label: 'names' })).toMatchObject({ verdict: 'sits', source: 'label' });
+    expect(answer('joint', { ...input, label: 'names', own: 'lifted' })).toMatchObject({ verdict: 'stop', source: 'own' });
+    expect(answer('joint', { ...input, below: { ...input.below, state: 'wet' }, own: 'held' })).toMatchObject({ verdict: 'stop' });
+    expect(problem('joint', { ...input, own: 'perhaps' })?.at).toBe('own');
+  });
   it('names place and mend of bad input', () => {
     const cases: readonly (readonly [string, unknown, string])[] = [
       ['dew', { airC: 20, rh: 0 }, 'rh'],

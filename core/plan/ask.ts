@@ -1,6 +1,6 @@
 import { amountAnswer } from '#core/amounts/index';
-import { coatsToHide, joint, remediesFor } from '#core/coats/index';
-import { belowFamilySchema, familySchema, handSchema, labSchema, materialSchema, problemOf, roleSchema } from '#core/facts/index';
+import { coatsToHide, joint, labelFinding, outcomeFinding, remediesFor, TILE_OUTCOMES } from '#core/coats/index';
+import { belowFamilySchema, familySchema, handSchema, labSchema, materialSchema, plain, problemOf, roleSchema } from '#core/facts/index';
 import { dewAnswer, waitHours } from '#core/drying/index';
 import { z } from 'zod';
 import { ladderQuestion, stripQuestion } from './askPrep.ts';
@@ -65,9 +65,16 @@ const QUESTIONS: Record<string, Question> = {
         forPlastics: z.boolean().optional(),
         promoter: z.boolean().optional(),
       }),
+      /** What a board or job of one's own has shown of just this joint. */
+      own: z.enum(TILE_OUTCOMES).optional(),
+      /** What the label of the upper product says of the film below. */
+      label: z.enum(['forbids', 'names']).optional(),
     }),
-    ({ below, above }) => {
-      const answer = joint(below, above);
+    ({ below, above, own, label }) => {
+      const answer = joint(below, above, {
+        own: own ? outcomeFinding(own) : null,
+        label: label && below.family ? labelFinding(label, below.family, plain(above.family)) : null,
+      });
       const remedies = remediesFor(below, above).map(({ kind, text, verdict, barrier }) => ({
         kind,
         text,
