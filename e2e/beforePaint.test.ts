@@ -57,9 +57,8 @@ async function doAllBefore(reached: (step: PlannedStep) => boolean): Promise<voi
   throw new Error('The plan has no such step.');
 }
 
-/** A pressed-steel ferry, untouched, added on the quick-add screen. */
+/** A pressed-steel ferry, untouched, added on the quick-add screen that is open. */
 async function addFerry(page: Page, name: string): Promise<string> {
-  await page.goto(`${server.url}/pieces/new`);
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill(name);
   await page.getByRole('button', { name: /pressed-steel toy/i }).click();
   await page.getByLabel(/longest side/i).fill('220 mm');
@@ -70,7 +69,7 @@ async function addFerry(page: Page, name: string): Promise<string> {
 
 describe('the survey', () => {
   it('asks one thing at a time, and the plan obeys the answers', async () => {
-    const { page, context, errors } = await openPage(browser, server.url);
+    const { page, context, errors } = await openPage(browser, `${server.url}/pieces/new`);
     const id = await addFerry(page, 'Ferry model');
     await page.goto(`${server.url}/pieces/${id}/survey`);
     const walk = page.getByLabel('Walk round it');
@@ -102,7 +101,7 @@ describe('the survey', () => {
   });
 
   it('keeps pictures, pins marks on them, and refuses what is none', async () => {
-    const { page, context } = await openPage(browser, server.url);
+    const { page, context } = await openPage(browser, `${server.url}/pieces/new`);
     const id = await addFerry(page, 'Lighter');
     const [picture, text] = [join(folder, 'front.png'), join(folder, 'notes.png')];
     await sharp({ create: { width: 900, height: 600, channels: 3, background: '#7a4526' } })
@@ -132,7 +131,7 @@ describe('the survey', () => {
   });
 
   it('measures a mesh in the unit the person confirms', async () => {
-    const { page, context } = await openPage(browser, server.url);
+    const { page, context } = await openPage(browser, `${server.url}/pieces/new`);
     const id = await addFerry(page, 'Tug');
     const cube = join(folder, 'cube.obj');
     writeFileSync(
@@ -155,7 +154,7 @@ describe('the survey', () => {
   });
 
   it('plans riveted posts and the dry fit from what holds the piece together, and prints its labels', async () => {
-    const { page, context } = await openPage(browser, server.url);
+    const { page, context } = await openPage(browser, `${server.url}/pieces/new`);
     const id = await addFerry(page, 'Barge');
     await page.goto(`${server.url}/pieces/${id}/survey?view=apart`);
     await page.getByRole('button', { name: 'Add a fastening' }).click();

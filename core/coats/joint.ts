@@ -168,6 +168,9 @@ function substrate(below: Below, above: Above): Finding | null {
   return null;
 }
 
+/** Days for which a matt primer is its own key (BRIEF §6, rule 7). */
+export const OWN_KEY_DAYS = 7;
+
 /** Rule 7: something must hold the coat: fusing, etch on metal, a scuff, promoter on PP. */
 function key(below: Below, above: Above): Finding | null {
   if (below.family === null) return bareKey(below, above);
@@ -175,7 +178,7 @@ function key(below: Below, above: Above): Finding | null {
   if (DECALS.includes(below.family) || FILLERS.includes(below.family)) return null;
   if (fuses(below, above)) return null;
   const primer = below.role?.endsWith('primer') || below.family === 'lacquer-primer' || below.family === 'wood-sealer';
-  if (primer && (below.ageDays ?? 0) < 7) return null;
+  if (primer && (below.ageDays ?? 0) < OWN_KEY_DAYS) return null;
   const unsoftened = biteAgainstResistance(below, above).margin < 0;
   if (below.state === 'cured')
     return { verdict: 'stop', rule: '7 key', because: `Nothing holds on cured ${plain(below.family)} unkeyed: scuff it first.` };

@@ -2,7 +2,17 @@ import { type BelowFamily, type Family, type Material, plain } from '#core/facts
 import type { FilmState } from '#core/drying/index';
 import { wantsPromoter } from './bite.ts';
 import { type Evidence, evidenceFinding, paintKey } from './evidence.ts';
-import { type Above, type Below, type Finding, isBetter, joint, type JointAnswer, type JointVerdict, type Known } from './joint.ts';
+import {
+  type Above,
+  type Below,
+  type Finding,
+  isBetter,
+  OWN_KEY_DAYS,
+  joint,
+  type JointAnswer,
+  type JointVerdict,
+  type Known,
+} from './joint.ts';
 import type { ResolvedLayer } from './resolve.ts';
 
 /** One state of the film below in which the next layer may go on: a legal branch of the schedule. */
@@ -12,6 +22,8 @@ export type JointBranch = {
   readonly answer: JointAnswer;
   /** Reference hours the fresh film must have had, where a named pair asks for more than layer-from. */
   readonly minHours: number;
+  /** Days from its last coat for which a matt primer is its own key; after them it is scuffed. null: no matter of age. */
+  readonly keyLastsDays: number | null;
 };
 
 export type StackJoint = {
@@ -27,6 +39,8 @@ export type UnderFilm = {
   readonly role: ResolvedLayer['role'];
   readonly flatted: boolean;
   readonly productId?: string;
+  /** Days since its last coat, where it is laid. */
+  readonly ageDays?: number;
 };
 
 const NO_EVIDENCE: readonly Evidence[] = [];
@@ -60,7 +74,14 @@ export function stackJoint(
   // The plan has promoter laid on what is, or may be, PP.
   const above = aboveOf(layer, wantsPromoter(material));
   const ask: Asked = (below) => joint(below, above, knownOf(below, under, layer, evidence));
-  const base: Below = { family: under?.family ?? null, material, state: 'dry', role: under?.role, metallic: under?.role === 'metallic' };
+  const base: Below = {
+    family: under?.family ?? null,
+    material,
+    state: 'dry',
+    role: under?.role,
+    metallic: under?.role === 'metallic',
+    ...(under?.ageDays === undefined ? {} : { ageDays: under.ageDays }),
+  };
   if (under === null) {
     const below = { ...base, scuffed: keyed };
     const answer = ask(below);
@@ -69,7 +90,7 @@ export function stackJoint(
       answer,
       below,
       above,
-      branches: answer.verdict === 'stop' ? [] : [{ state: 'bare', scuff: false, answer, minHours: 0 }],
+      branches: answer.verdict === 'stop' ? [] : [{ state: 'bare', scuff: false, answer, minHours: 0, keyLastsDays: null }],
     };
   }
   const all = STATES.flatMap((state) => branchesIn(state, base, under.flatted, ask));
@@ -118,11 +139,12 @@ export function labelFinding(says: 'forbids' | 'names', below: BelowFamily, name
 /** The better of unscuffed and scuffed in one state; unscuffed where they are equal. */
 function branchesIn(state: (typeof STATES)[number], base: Below, flatted: boolean, ask: Asked): JointBranch[] {
   const plainAnswer = judged({ ...base, state, scuffed: flatted }, ask);
-  if (flatted || state === 'fresh') return [{ state, scuff: false, ...plainAnswer }];
+  if (flatted || state === 'fresh') return [{ state, scuff: false, keyLastsDays: null, ...plainAnswer }];
   const keyed = judged({ ...base, state, scuffed: true }, ask);
-  return isBetter(keyed.answer.verdict, plainAnswer.answer.verdict)
-    ? [{ state, scuff: true, ...keyed }]
-    : [{ state, scuff: false, ...plainAnswer }];
+  if (isBetter(keyed.answer.verdict, plainAnswer.answer.verdict)) return [{ state, scuff: true, keyLastsDays: null, ...keyed }];
+  const older = judged({ ...base, state, scuffed: false, ageDays: OWN_KEY_DAYS }, ask);
+  const keyLastsDays = isBetter(plainAnswer.answer.verdict, older.answer.verdict) ? OWN_KEY_DAYS : null;
+  return [{ state, scuff: false, keyLastsDays, ...plainAnswer }];
 }
 
 function judged(below: Below, ask: Asked): { answer: JointAnswer; minHours: number } {

@@ -58,6 +58,56 @@ describe('the air of a place', () => {
   });
 });
 
+describe('in the open', () => {
+  const yard = (windMs: (number | null)[] | undefined, kind: 'outdoors' | 'shed' = 'outdoors'): Facts => {
+    const known = facts([], false);
+    const hours = windMs?.length ?? 4;
+    return {
+      ...known,
+      places: [{ ...known.places[0], id: 'yard', kind, heated: false, meanC: 20, swingC: 0, meanRh: 50 }],
+      airSeries: [
+        {
+          id: 'f',
+          placeId: 'yard',
+          from: 'forecast',
+          start: toIso(Math.floor(NOW / 60) * 60),
+          tempC: Array.from({ length: hours }, () => 20),
+          rh: Array.from({ length: hours }, () => 50),
+          ...(windMs ? { windMs } : {}),
+        },
+      ],
+    };
+  };
+  const verdictAt = (known: Facts, hour: number) =>
+    airVerdict(airAt(conditionsOf(known, NOW).yard, NOW + hour * 60), { minC: 10, maxC: 32, maxRh: 65 });
+  it('wind to 1 m/s is nothing, to 3 care, above it a stop', () => {
+    const blowing = yard([0.4, 1, 2.2, 3.4, null, 0.2]);
+    expect([0, 1, 2, 3, 4, 5].map((hour) => verdictAt(blowing, hour).verdict)).toEqual(['sits', 'sits', 'care', 'stop', 'sits', 'sits']);
+    expect(verdictAt(blowing, 3).because).toContain('3.4 m/s');
+  });
+  it('it says nothing indoors, nor where the forecast does not know', () => {
+    expect(verdictAt(yard([9, 9, 9], 'shed'), 1).verdict).toBe('sits');
+    expect(airAt(conditionsOf(yard(undefined), NOW).yard, NOW).windMs).toBeUndefined();
+  });
+  it('a blow puts a coat off until it is over', () => {
+    const hours = new SprayHours(conditionsOf(yard([9, 9, 9, 0.5, 0.5, 0.5]), NOW).yard, { minC: 10, maxC: 32, maxRh: 65 }, NOW);
+    const start = Math.floor(NOW / 60) * 60;
+    expect(hours.next(NOW)).toBe(start + 3 * 60);
+  });
+  it('a typed reading of an unheated place grows old', () => {
+    const typed = (hoursAgo: number) => {
+      const known = yard(undefined);
+      return conditionsOf(
+        { ...known, readings: [{ id: 'yard', placeId: 'yard', at: toIso(NOW - hoursAgo * 60), airC: 9, rh: 80, from: 'typed' }] },
+        NOW,
+      ).yard;
+    };
+    expect(typed(2)).toMatchObject({ measured: true, rests: 'As you typed it.' });
+    expect(typed(20)).toMatchObject({ measured: false });
+    expect(typed(20).rests).toContain('Typed 20 h ago, too old to count');
+  });
+});
+
 describe('hours to spray', () => {
   const hourly = fc.array(fc.record({ tempC: fc.integer({ min: 2, max: 36 }), rh: fc.integer({ min: 30, max: 98 }) }), {
     minLength: 25,

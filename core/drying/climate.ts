@@ -4,7 +4,7 @@ import { DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index
 import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts';
 import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 import type { Mechanism } from './families.ts';
-import { seriesAt, seriesText } from './series.ts';
+import { seriesAt, seriesText, windAt } from './series.ts';
 
 /** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */
 export type Conditions = Readonly<Record<string, PlaceAir>>;
@@ -17,6 +17,8 @@ export type PlaceAir = {
   /** What the figures stand on, said on the screen. */
   readonly rests: string;
   readonly measured: boolean;
+  /** Wind of each hour in the open, m/s; null where nothing is known of it, absent indoors. */
+  readonly windMs?: readonly (number | null)[];
   /** Air movement over the parts; absent: still. */
   readonly air?: AirMovement;
 };
@@ -25,6 +27,8 @@ const DAYS_AHEAD = 14;
 const DAYS_BACK = 30;
 const WARMEST_HOUR = 15;
 const READING_TRUSTED_FOR = 3 * HOUR;
+/** A typed reading of an unheated place; a heated one keeps the air that was typed. */
+const TYPED_TRUSTED_FOR = 12 * HOUR;
 /** How fast the room forgets what the sensor said and returns to its usual day, hours. */
 const MEMORY_HOURS = 36;
 
@@ -53,7 +57,8 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
   const start = Math.floor(now / HOUR) * HOUR - DAYS_BACK * DAY;
   const latest = [...readings].sort((a, b) => toMinute(b.at) - toMinute(a.at))[0];
   const age = latest ? now - toMinute(latest.at) : Number.POSITIVE_INFINITY;
-  const fresh = latest && (latest.from === 'typed' || age <= READING_TRUSTED_FOR);
+  const trusted = latest?.from === 'typed' ? (place.heated ? Number.POSITIVE_INFINITY : TYPED_TRUSTED_FOR) : READING_TRUSTED_FOR;
+  const fresh = latest && age <= trusted;
   const startOfDay = localMoment(start, timeZone).minuteOfDay;
   const usualAt = (minute: Minute) => {
     const localHour = (startOfDay + (minute - start)) / HOUR;
@@ -79,10 +84,12 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
     tempC.push(usual.tempC + weight * offset.tempC);
     rh.push(Math.min(100, Math.max(5, usual.rh + weight * offset.rh)));
   }
+  const inTheOpen = place.kind === 'outdoors' || place.kind === 'balcony';
   return {
     start,
     tempC,
     rh,
+    ...(inTheOpen && forecast ? { windMs: tempC.map((_, hour) => windAt(forecast, start + hour * HOUR)) } : {}),
     measured: Boolean(fresh),
     rests: restsOn(place, latest, age, Boolean(fresh), forecast && seriesText(forecast, now)),
   };
@@ -93,17 +100,27 @@ function restsOn(place: Place, latest: Reading | undefined, age: number, fresh: 
   if (!latest) return place.hasSensor ? `The sensor has not spoken yet; ${stands}.` : `No sensor here; ${stands}.`;
   const minutes = Math.max(0, Math.round(age));
   if (fresh) return latest.from === 'typed' ? 'As you typed it.' : `Sensor, ${minutes} min ago.`;
-  return `Last reading ${minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`} ago: the sensor is silent, so ${stands}.`;
+  const old = minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`;
+  if (latest.from === 'typed') return `Typed ${old} ago, too old to count: ${stands}.`;
+  return `Last reading ${old} ago: the sensor is silent, so ${stands}.`;
 }
 
-export type AirNow = { readonly airC: number; readonly rh: number; readonly dewPointC: number; readonly dewMarginC: number };
+export type AirNow = {
+  readonly airC: number;
+  readonly rh: number;
+  readonly dewPointC: number;
+  readonly dewMarginC: number;
+  /** m/s in the open; absent where nothing is known of it. */
+  readonly windMs?: number;
+};
 
 /** Temperature, humidity and dew margin (assumed surface) at a moment. */
 export function airAt(air: PlaceAir, at: Minute): AirNow {
   const hour = Math.max(0, (at - air.start) / HOUR);
   const [airC, rh] = [valueAt(air.tempC, hour), valueAt(air.rh, hour)];
   const dewPointC = dewPoint(airC, rh);
-  return { airC, rh, dewPointC, dewMarginC: assumedSurface(airC) - dewPointC };
+  const windMs = air.windMs?.[Math.floor(hour)] ?? null;
+  return { airC, rh, dewPointC, dewMarginC: assumedSurface(airC) - dewPointC, ...(windMs === null ? {} : { windMs }) };
 }
 
 export type SprayRange = { readonly minC: number; readonly maxC: number; readonly maxRh: number };
@@ -119,7 +136,11 @@ export function sprayRange(mechanism: Mechanism, family: string, label: Pick<Lab
 
 export type AirVerdict = { readonly verdict: 'sits' | 'care' | 'stop'; readonly because: string };
 
-/** Whether a coat may be sprayed in this air: temperature and dew margin stop, humidity is care up to 10 points over. */
+/** Wind a spray bears: to the first without a thought, to the second with care (BRIEF §8), m/s. */
+const CALM_MS = 1;
+const MOST_WIND_MS = 3;
+
+/** Whether a coat may be sprayed in this air: temperature, dew margin and wind stop, humidity is care up to 10 points over. */
 export function airVerdict(air: AirNow, range: SprayRange): AirVerdict {
   if (air.airC < range.minC || air.airC > range.maxC) {
     return { verdict: 'stop', because: `${air.airC.toFixed(1)} °C is outside ${range.minC}–${range.maxC} °C.` };
@@ -127,10 +148,18 @@ export function airVerdict(air: AirNow, range: SprayRange): AirVerdict {
   if (air.dewMarginC < LEAST_DEW_MARGIN) {
     return { verdict: 'stop', because: `The part is only ${air.dewMarginC.toFixed(1)} °C above the dew point; 3 °C is the least.` };
   }
+  const wind = air.windMs ?? 0;
+  if (wind > MOST_WIND_MS)
+    return {
+      verdict: 'stop',
+      because: `Wind of ${wind.toFixed(1)} m/s carries the spray off and dust on; ${MOST_WIND_MS} m/s is the most.`,
+    };
   if (air.rh > range.maxRh + 10)
     return { verdict: 'stop', because: `${Math.round(air.rh)} % humidity clouds the film; ${range.maxRh} % is the most.` };
   if (air.rh > range.maxRh)
     return { verdict: 'care', because: `${Math.round(air.rh)} % humidity is a little over ${range.maxRh} %: mist coats, warm the part.` };
+  if (wind > CALM_MS)
+    return { verdict: 'care', because: `Wind of ${wind.toFixed(1)} m/s: a screen to windward, closer and lighter coats.` };
   return { verdict: 'sits', because: 'The air is right.' };
 }
 

@@ -17,6 +17,8 @@ export type FamilyDrying = {
   readonly layerFrom: number;
   /** After the window has shut: hours, 'scuff' (keyed first), 'never', or null where the window never shuts. */
   readonly again: number | 'scuff' | 'never' | null;
+  /** Hours before a scuff helps once the window has shut (2K); null: at once. */
+  readonly scuffFrom: number | null;
   /** null: never sanded. */
   readonly flat: number | null;
   /** null: never taped. */
@@ -45,6 +47,7 @@ type Row = Partial<FamilyDrying> &
 function row(data: Row): FamilyDrying {
   return {
     again: null,
+    scuffFrom: null,
     flat: null,
     tape: null,
     fit: 24,
@@ -219,6 +222,7 @@ export const FAMILY_DRYING: Record<Exclude<Family, 'unknown'>, FamilyDrying> = {
     coatUntil: 6,
     layerFrom: 16,
     again: 'scuff',
+    scuffFrom: 16,
     flat: 24,
     tape: 24,
     handle: 12,

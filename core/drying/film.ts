@@ -50,6 +50,7 @@ export function referenceHours(drying: FamilyDrying, stage: Stage, label?: Label
 function againHours(drying: FamilyDrying): number | null {
   if (typeof drying.again === 'number') return drying.again;
   if (drying.again === 'never') return null;
+  if (drying.again === 'scuff') return drying.scuffFrom ?? drying.coatUntil;
   return drying.tape ?? drying.layerFrom + 24;
 }
 
@@ -99,8 +100,9 @@ export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   const at = (stage: Stage) => stageReached(film, stage, clocks).at;
   const shuts = windowShuts(film, clocks);
   const again = at('again');
-  // Families that ask for a scuff have no shut gap: past the window they are dry and want keying.
-  const dry = drying.again === 'scuff' && film.label?.againMin === undefined ? shuts : again;
+  // Families that ask for a scuff have no shut gap, but 2K: past the window they are dry and want keying.
+  const atOnce = drying.again === 'scuff' && drying.scuffFrom === null && film.label?.againMin === undefined;
+  const dry = atOnce ? shuts : again;
   return {
     touch: at('touch'),
     opens: at('coatFrom'),

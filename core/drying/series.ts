@@ -20,6 +20,11 @@ export function seriesAt(series: AirSeries, at: Minute): { tempC: number; rh: nu
   return { tempC: between(series.tempC), rh: between(series.rh) };
 }
 
+/** Wind of a series in the hour of a moment, m/s; null where it says nothing of it. */
+export function windAt(series: AirSeries, at: Minute): number | null {
+  return series.windMs?.[Math.floor((at - toMinute(series.start)) / HOUR)] ?? null;
+}
+
 /** The nearest hour with both values, looking one way. */
 function knownAround(series: AirSeries, from: number, step: 1 | -1): number | null {
   for (let hour = from; hour >= 0 && hour < series.tempC.length; hour += step)

@@ -81,8 +81,14 @@ export const airSeriesSchema = z
       .array(z.number().min(1).max(100).nullable())
       .min(1)
       .max(24 * 400),
+    /** Wind, m/s, where the series knows it. */
+    windMs: z
+      .array(z.number().min(0).max(80).nullable())
+      .max(24 * 400)
+      .optional(),
   })
-  .refine((series) => series.tempC.length === series.rh.length, 'Temperature and humidity are of the same length.');
+  .refine((series) => series.tempC.length === series.rh.length, 'Temperature and humidity are of the same length.')
+  .refine((series) => (series.windMs ?? series.rh).length === series.rh.length, 'Wind is of the same length as the humidity.');
 export type AirSeries = z.infer<typeof airSeriesSchema>;
 
 /** Sessions a person has seen and agreed: step key to start. Replans stay near and say what moved. */

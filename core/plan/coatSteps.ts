@@ -14,7 +14,7 @@ import { maskMinutes, type OrderAnswer } from '#core/masking/index';
 import { coatHazards, type Hazard, isSolventBorne } from '#core/safety/index';
 import { areaMm2, paintedFaces } from '#core/survey/index';
 import type { Gap } from '#core/schedule/index';
-import { HOUR } from '#core/units/index';
+import { DAY, HOUR } from '#core/units/index';
 import type { StepChain } from './chain.ts';
 import { type PlannedFilm, type Ref, timesOf } from './films.ts';
 import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff, whilePromoterWorks, withinPotLife } from './gaps.ts';
@@ -243,7 +243,7 @@ export class CoatBuilder {
         placed,
         stackJoint(
           this.#group.lead.material,
-          under.film ?? (this.#keepsPaint ? KEPT_PAINT : null),
+          under.film ? this.#aged(under.film) : this.#keepsPaint ? KEPT_PAINT : null,
           placed.resolved,
           true,
           this.#context.evidence,
@@ -262,6 +262,11 @@ export class CoatBuilder {
       }
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
     }
+  }
+
+  /** A film with its age, where it is laid: an old lacquer crazes, an old primer wants a scuff. */
+  #aged(film: PlannedFilm): PlannedFilm & { readonly ageDays?: number } {
+    return 'at' in film.last ? { ...film, ageDays: Math.max(0, this.#context.now - film.last.at) / DAY } : film;
   }
 
   /** A laid film now: the verdict that a coat would meet this minute, whatever the plan waits for. */
@@ -306,7 +311,7 @@ export class CoatBuilder {
   #firstCoatGaps(placed: PlacedLayer): Tail[] {
     return this.#films.under(placed).flatMap(({ film }) => {
       if (film) {
-        const joint = stackJoint(this.#group.lead.material, film, placed.resolved, true, this.#context.evidence);
+        const joint = stackJoint(this.#group.lead.material, this.#aged(film), placed.resolved, true, this.#context.evidence);
         return [onFilm(film, joint, this.#context.clocks)];
       }
       const { material } = this.#group.lead;

@@ -2,7 +2,7 @@ import type { StackJoint } from '#core/coats/index';
 import { type DryingClocks, familyDrying, type FilmTimes } from '#core/drying/index';
 import { type Label, plain } from '#core/facts/index';
 import type { Allowed, Gap } from '#core/schedule/index';
-import { DAY } from '#core/units/index';
+import { DAY, type Minute } from '#core/units/index';
 import { clockHours } from './clockHours.ts';
 import type { PlanContext } from './step.ts';
 import { type EndOf, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
@@ -133,7 +133,7 @@ export function nextCoat(film: PlannedFilm, clocks: DryingClocks): Tail {
       const times = timesOf(film, clocks, endOf);
       const inWindow = span(times.opens, times.shuts);
       if (times.shuts === null || drying.again === 'never') return inWindow;
-      return [...inWindow, ...span(drying.again === 'scuff' ? times.shuts : times.dry, null, drying.again === 'scuff')];
+      return [...inWindow, ...span(times.dry, null, drying.again === 'scuff')];
     },
   };
 }
@@ -147,9 +147,11 @@ export function onFilm(film: PlannedFilm, joint: StackJoint, clocks: DryingClock
         if (branch.state === 'fresh')
           return span(freshFrom(film, times, branch.minHours, clocks, endOf), times.shuts ?? times.dry, branch.scuff);
         // Another colour, tape or clear may ask for longer than the same paint again (acrylic enamel: 48 h against 24).
-        if (branch.state === 'dry')
-          return span(times.dry === null ? null : Math.max(times.dry, times.layer ?? 0), times.cured, branch.scuff);
-        return span(times.cured, null, branch.scuff);
+        const dry = times.dry === null ? null : Math.max(times.dry, times.layer ?? 0);
+        const whole = branch.state === 'dry' ? span(dry, times.cured, branch.scuff) : span(times.cured, null, branch.scuff);
+        if (branch.keyLastsDays === null) return whole;
+        const until = resolveRef(film.last, endOf) + branch.keyLastsDays * DAY;
+        return whole.flatMap((stretch) => whileItKeys(stretch, until));
       })
       .sort((a, b) => a.from - b.from);
   };
@@ -160,6 +162,16 @@ export function onFilm(film: PlannedFilm, joint: StackJoint, clocks: DryingClock
     reason: `the ${film.name} below (${plain(film.family)}) must let it on`,
     allowed,
   };
+}
+
+/** A stretch in which a matt primer is its own key until a moment, and is scuffed after it. */
+function whileItKeys(stretch: Allowed, until: Minute): Allowed[] {
+  if (stretch.from >= until) return [{ ...stretch, scuff: true }];
+  if (stretch.to !== null && stretch.to <= until) return [stretch];
+  return [
+    { ...stretch, to: until },
+    { ...stretch, from: until, scuff: true },
+  ];
 }
 
 function freshFrom(film: PlannedFilm, times: FilmTimes, minHours: number, clocks: DryingClocks, endOf: EndOf): number | null {

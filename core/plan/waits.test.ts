@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Facts, Family, Layer, Role } from '#core/facts/index';
-import { layer, part, planOf, primer, shelf, steps, workshop } from './testBench.ts';
+import { coat, layer, part, planOf, primer, shelf, steps, workshop } from './testBench.ts';
 
 /** Waits that a plan keeps at a steady 20 °C and 50 %, with somebody at the bench day and night, against the table of the trade. */
 
@@ -104,5 +104,36 @@ describe('until it is fitted together', () => {
       wanted('top', family, 'colour'),
     ]);
     within(startOf(steps(result, 'fit')[0]) - endOf(coats.at(-1)), hours * H);
+  });
+});
+
+describe('a film grows old', () => {
+  const D = 1440;
+  const laid = (days: number, family: Family, role: Role) => [coat('low', 1, days * D, family, role, 12)];
+  const stackOn = (days: number, family: Family, role: Role, above: Layer) =>
+    planOf(part({ material: 'steel', finish: 'bare', layers: [layer('low', family, role, 1), above] }), laid(days, family, role), {}, open);
+  const enamelTop = layer('top', 'alkyd-enamel', 'colour', 1);
+  const first = (days: number) => steps(stackOn(days, 'lacquer-primer', 'fine-primer', enamelTop), 'coat')[0];
+  it('a matt primer is its own key for a week, then it is scuffed first', () => {
+    expect(first(3).placed?.scuff).toBe(false);
+    expect(first(9).placed?.scuff).toBe(true);
+    expect(first(9).minutes).toBeGreaterThan(first(3).minutes);
+  });
+  it('and where nobody is at the bench within that week', () => {
+    const away: Facts = { ...open, workshop: [{ ...open.workshop[0], away: [{ from: '2026-12-01', to: '2026-12-08' }] }] };
+    const result = planOf(
+      part({ material: 'steel', finish: 'bare', layers: [layer('low', 'lacquer-primer', 'fine-primer', 1), enamelTop] }),
+      laid(0.5, 'lacquer-primer', 'fine-primer'),
+      {},
+      away,
+    );
+    expect(steps(result, 'coat')[0].placed?.scuff).toBe(true);
+  });
+  it('a lacquer older than sixty days is care under fresh lacquer', () => {
+    const top = layer('top', 'acrylic-lacquer', 'clear', 1);
+    const verdict = (days: number) =>
+      stackOn(days, 'acrylic-lacquer', 'colour', top).pieces[0].steps.joints.find((entry) => entry.layerId === 'top')?.joint.verdict;
+    expect(verdict(20)).toBe('sits');
+    expect(verdict(70)).toBe('care');
   });
 });

@@ -1,8 +1,10 @@
 import type { Place } from '#core/facts/index';
 
-/** A simulated hourly weather forecast for the days ahead. Stands in for a real service on the same interface, holes included. */
+/** A simulated hourly weather forecast for the days ahead, with its wind. Stands in for a real service on the same interface, holes included. */
 
-export type Forecast = { hours(from: Date): { tempC: (number | null)[]; rh: (number | null)[] } | null };
+type Hourly = (number | null)[];
+
+export type Forecast = { hours(from: Date): { tempC: Hourly; rh: Hourly; windMs: Hourly } | null };
 
 const HOURS = 72;
 
@@ -18,12 +20,15 @@ export function simulatedForecast(place: Pick<Place, 'meanC' | 'swingC' | 'meanR
         return {
           missing: index % 29 === 28,
           tempC: Math.round((place.meanC + place.swingC * wave + front) * 10) / 10,
+          // Calm at night, a breeze after noon, a blow when a front goes through.
+          windMs: Math.round(Math.max(0, 0.9 + 0.9 * wave + 1.4 * Math.max(0, Math.sin(at / 17))) * 10) / 10,
           rh: Math.round(Math.min(98, Math.max(20, place.meanRh - 1.5 * place.swingC * wave - 4 * front))),
         };
       });
       return {
         tempC: values.map(({ missing, tempC }) => (missing ? null : tempC)),
         rh: values.map(({ missing, rh }) => (missing ? null : rh)),
+        windMs: values.map(({ missing, windMs }) => (missing ? null : windMs)),
       };
     },
   };

@@ -114,6 +114,7 @@ function PlaceAir({ place }: { place: Place }) {
         <p>
           <span className="figure">
             {words.temperature(now.airC)} · {Math.round(now.rh)} % · dew margin {now.dewMarginC.toFixed(1)}°
+            {now.windMs !== undefined && ` · wind ${now.windMs.toFixed(1)} m/s`}
           </span>{' '}
           <span className="second text-small">{air?.rests}</span>
         </p>
