@@ -1,8 +1,8 @@
 import type { Purchases } from '#core/buying/index';
-import { type Facts, type Piece, standingEvents } from '#core/facts/index';
+import type { Facts, Piece } from '#core/facts/index';
 import { typicalPack } from '#core/buying/index';
 import { isCommitted } from './parcels.ts';
-import type { Step } from './step.ts';
+import type { PlanContext, Step } from './step.ts';
 
 /** What a piece costs, in minor units: committed (bought), planned (to buy and use up), used (its share of shared cans). */
 export type PieceMoney = {
@@ -18,8 +18,12 @@ export type PieceMoney = {
 };
 
 /** Splits each purchase over the pieces by the mL they take of it. */
-export function pieceMoney(piece: Piece, steps: readonly Step[], purchases: Purchases, facts: Facts): PieceMoney {
-  const events = standingEvents(facts.events);
+export function pieceMoney(
+  piece: Piece,
+  steps: readonly Step[],
+  purchases: Purchases,
+  { facts, history: { events } }: Pick<PlanContext, 'facts' | 'history'>,
+): PieceMoney {
   const committed =
     events.reduce((sum, event) => sum + (event.kind === 'bought' && event.pieceId === piece.id ? event.paid : 0), 0) +
     piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);

@@ -111,7 +111,13 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
   const result = scheduleSteps(steps, gaps, free, context, conditions);
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
-  const plannedSteps = steps.map((step) => planned(step, result, gaps));
+  const gapsTo = new Map<string, Gap[]>();
+  for (const gap of gaps) {
+    const known = gapsTo.get(gap.to);
+    if (known) known.push(gap);
+    else gapsTo.set(gap.to, [gap]);
+  }
+  const plannedSteps = steps.map((step) => planned(step, result, gapsTo.get(step.id) ?? []));
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,
@@ -128,18 +134,7 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
     hanging: films,
     sessions: sessionsOf(plannedSteps, free, now),
     pieces: built.map(({ piece, beyond, steps: own }) =>
-      piecePlan(
-        piece,
-        beyond,
-        own,
-        plannedSteps,
-        gaps,
-        result,
-        free,
-        purchases,
-        context,
-        datesOf && !datesOf.includes(piece.id) ? null : seed,
-      ),
+      piecePlan(piece, beyond, own, plannedSteps, result, free, purchases, context, datesOf && !datesOf.includes(piece.id) ? null : seed),
     ),
     moments: nextMoments(
       films.flatMap((film) => (film.hung ? [film.hung] : [])),
@@ -220,12 +215,12 @@ function shortened(free: readonly FreeInterval[], now: Minute, minutes: number |
   return [{ from: now, to: now + minutes }, ...rest];
 }
 
-/** The stretch of all gaps at once in which a placed step may start, and when the next one would open. */
+/** The stretch of all gaps to a placed step at once in which it may start, and when the next one would open. */
 function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<PlannedStep, 'window' | 'missedUntil'> {
   let window: { from: Minute; to: Minute | null } = { from: 0, to: null };
   let missedUntil: Minute | null = null;
   for (const gap of gaps) {
-    if (gap.to !== placed.id || !gap.from.every((id) => result.placed.has(id))) continue;
+    if (!gap.from.every((id) => result.placed.has(id))) continue;
     const spans = gap.allowed((id) => (result.placed.get(id) as Placed).end);
     const at = spans.findIndex(
       (stretch) => placed.start >= stretch.from - 1e-6 && (stretch.to === null || placed.start <= stretch.to + 1e-6),
@@ -251,7 +246,6 @@ function piecePlan(
   beyond: readonly string[],
   own: PieceSteps,
   all: readonly PlannedStep[],
-  gaps: readonly Gap[],
   result: Schedule,
   free: readonly FreeInterval[],
   purchases: Purchases,
@@ -264,7 +258,7 @@ function piecePlan(
   const complete = steps.length > 0 && placed.length === steps.length;
   const dates =
     complete && seed !== null
-      ? pieceDates(steps, gaps, result.placed, free, seed, (mix) => spreadAfter(observationsOf(mix, context)))
+      ? pieceDates(steps, own.gaps, result.placed, free, seed, (mix) => spreadAfter(observationsOf(mix, context)))
       : null;
   const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
   const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
@@ -275,7 +269,7 @@ function piecePlan(
     planned: end,
     sessions: stays.size,
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
-    money: pieceMoney(piece, all, purchases, context.facts),
+    money: pieceMoney(piece, all, purchases, context),
     beyond,
     notes: setNotes(piece, context.facts),
     ...(own.stopped ? { stopped: own.stopped } : {}),

@@ -20,6 +20,9 @@ type Trial = {
   readonly inWindow: boolean;
 };
 
+/** A group that could be placed now, where it would be, and whose turn it is: lowest first. */
+type Ranked = { readonly group: Activity[]; readonly trial: Trial | null; readonly rank: number };
+
 class Placement {
   readonly #problem: Problem;
   readonly #timeline: Timeline;
@@ -36,30 +39,38 @@ class Placement {
   }
 
   run(): Schedule {
-    const groups = this.#groups();
-    const waiting = new Set(groups);
-    const outcome = new Map<Activity[], Trial | null>();
-    while (waiting.size > 0) {
-      const ready = [...waiting].filter((group) => this.#isReady(group));
-      if (ready.length === 0) break;
-      let best: { group: Activity[]; trial: Trial | null; rank: number } | null = null;
+    const waiting = new Set(this.#groups());
+    const ready = new Set<Activity[]>();
+    const tried = new Map<Activity[], Ranked>();
+    while (true) {
+      for (const group of waiting) if (this.#isReady(group)) ready.add(group);
+      for (const group of ready) waiting.delete(group);
+      let best: Ranked | null = null;
       for (const group of ready) {
         // A trial stays valid until something is placed that could meet it; it is tried again only then.
-        const trial = outcome.has(group) ? (outcome.get(group) as Trial | null) : this.#tryGroup(group);
-        outcome.set(group, trial);
-        const rank = trial ? this.#rank(group, trial) : Number.NEGATIVE_INFINITY;
-        if (!best || rank < best.rank) best = { group, trial, rank };
+        const ranked = tried.get(group) ?? this.#ranked(group);
+        tried.set(group, ranked);
+        if (!best || ranked.rank < best.rank) best = ranked;
       }
       if (!best) break;
-      waiting.delete(best.group);
-      if (best.trial) {
-        this.#commit(best.trial);
-        for (const [group, trial] of outcome) if (trial && overlaps(trial, best.trial, this.#problem.changeover)) outcome.delete(group);
-      } else this.#giveUp(best.group);
+      ready.delete(best.group);
+      tried.delete(best.group);
+      const { group, trial: placed } = best;
+      if (placed === null) this.#giveUp(group);
+      else {
+        this.#commit(placed);
+        for (const [other, { trial }] of tried) if (trial && overlaps(trial, placed, this.#problem.changeover)) tried.delete(other);
+      }
     }
     for (const group of waiting)
       for (const activity of group) this.#unplaced.push({ id: activity.id, why: 'waits for a step that has no date' });
     return { placed: this.#placed, unplaced: this.#unplaced };
+  }
+
+  /** Where a group would be placed now, and how soon its turn is; one that finds no place is settled at once. */
+  #ranked(group: Activity[]): Ranked {
+    const trial = this.#tryGroup(group);
+    return { group, trial, rank: trial ? this.#rank(group, trial) : Number.NEGATIVE_INFINITY };
   }
 
   /**
