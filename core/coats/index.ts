@@ -19,7 +19,7 @@ export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
 export { type JointBranch, labelFinding, type StackJoint, stackJoint } from './stack.ts';
 export { sheetsFromCsv, type SheetsRead, sheetsToCsv } from './sheetCsv.ts';
-export { oddTimes, type SheetField, sheetFields } from './sheetFields.ts';
+export { oddLabel, type SheetField, sheetFields } from './sheetFields.ts';
 export { type FitLeft, fitLeft } from './fit.ts';
 export { compareShades, PRIMER_SHADES, type ShadeRow } from './shades.ts';
 export { glossOf, sheenLevers, sheenName } from './sheen.ts';

@@ -10,7 +10,7 @@ import {
   fitLeft,
   glossOf,
   joint,
-  oddTimes,
+  oddLabel,
   sheenLevers,
   sheetFields,
   sheetsFromCsv,
@@ -115,9 +115,11 @@ describe('a product sheet', () => {
     expect(labelSchema.safeParse(label).error?.issues[0].message).toContain(message);
   });
   it('says where label and family together shut a window before it opens', () => {
-    expect(oddTimes(sheet({ label: { coatUntilMin: 5 } }))).toContain('closes before it opens');
-    expect(oddTimes(sheet({ label: { coatUntilMin: 5, coatFromMin: 2 } }))).toBeNull();
-    expect(oddTimes(sheet({ family: 'acrylic-lacquer' }))).toBeNull();
+    expect(oddLabel(sheet({ label: { coatUntilMin: 5 } }))).toContain('closes before it opens');
+    expect(oddLabel(sheet({ label: { coatUntilMin: 5, coatFromMin: 2 } }))).toBeNull();
+    expect(oddLabel(sheet({ family: 'acrylic-lacquer' }))).toBeNull();
+    expect(oddLabel(sheet({ label: { minC: 40 } }))).toContain('could never be sprayed');
+    expect(oddLabel(sheet({ label: { minC: 40, maxC: 50 } }))).toBeNull();
   });
   it('goes out as CSV and comes back the same', () => {
     const sheets = [

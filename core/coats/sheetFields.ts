@@ -55,11 +55,14 @@ export function sheetFields(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'lab
   ];
 }
 
-/** A window that would shut before it opens once label and family are put together; null where the times go together. */
-export function oddTimes(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'label'>): string | null {
+/** What label and family together make impossible: a window that shuts before it opens, a range upside down; null where they agree. */
+export function oddLabel(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'label'>): string | null {
   const fields = sheetFields(sheet);
-  const minutes = (key: keyof Label) => fields.find((field) => field.key === key)?.value ?? null;
-  const [from, until] = [minutes('coatFromMin'), minutes('coatUntilMin')];
+  const figure = (key: keyof Label) => fields.find((field) => field.key === key)?.value ?? null;
+  const [coldest, warmest] = [figure('minC'), figure('maxC')];
+  if (coldest !== null && warmest !== null && coldest >= warmest)
+    return `It could never be sprayed: from ${coldest} °C, to ${warmest} °C. Type both ends of the label’s range.`;
+  const [from, until] = [figure('coatFromMin'), figure('coatUntilMin')];
   if (from === null || until === null || from < until) return null;
   return `The recoat window closes before it opens: next coat from ${from} min, shut after ${until} min. Type both times of the label.`;
 }

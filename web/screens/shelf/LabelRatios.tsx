@@ -2,9 +2,10 @@ import type { Sheet } from '#core/facts/index';
 import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import type { KeepSheet } from './keepSheet.ts';
 
 /** Thinning and hardener as parts to one part of paint, by volume. */
-export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed: Sheet, said: string) => boolean }) {
+export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet }) {
   const { thinning, hardener } = sheet.label;
   const [least, setLeast] = useState(thinning ? String(thinning.least) : '');
   const [usual, setUsual] = useState(thinning ? String(thinning.usual) : '');
@@ -16,7 +17,7 @@ export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
     const numbers = [least, usual, most, parts, gloss].map((text) => (text.trim() ? parseNumber(text) : undefined));
     if (numbers.includes(null)) return void toast.error('Parts are numbers, such as 0.5.');
     const [low, middle, high, hard, shine] = numbers as (number | undefined)[];
-    onKeep(
+    void onKeep(
       {
         ...sheet,
         label: {

@@ -1,5 +1,6 @@
 import { type Family, familySchema, plain, type Sheet } from '#core/facts/index';
 import { X } from 'lucide-react';
+import type { KeepSheet } from './keepSheet.ts';
 
 const LISTS = [
   { key: 'over', heading: 'Named as a ground' },
@@ -7,7 +8,7 @@ const LISTS = [
 ] as const;
 
 /** What the label says of the paints below: it speaks before the table, and a board of one's own before it. */
-export function SheetGrounds({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed: Sheet, said: string) => boolean }) {
+export function SheetGrounds({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet }) {
   const said = { over: sheet.label.over ?? [], notOver: sheet.label.notOver ?? [] };
   /** A family stands in one of the lists at most, so that the label never contradicts itself. */
   const say = (key: 'over' | 'notOver', families: readonly Family[]) => {
@@ -18,7 +19,7 @@ export function SheetGrounds({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed
       [key]: [...families],
     };
     const filled = Object.fromEntries(Object.entries(lists).filter(([, own]) => own.length > 0));
-    onKeep({ ...sheet, label: { ...rest, ...filled } }, 'The joints are judged by it.');
+    void onKeep({ ...sheet, label: { ...rest, ...filled } }, 'The joints are judged by it.');
   };
   return (
     <section className="sheet space-y-3" aria-label="What the label says of grounds">

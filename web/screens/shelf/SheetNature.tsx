@@ -2,6 +2,7 @@ import { familyDrying } from '#core/drying/index';
 import { familySchema, type Hand, plain, roleSchema, type Sheet } from '#core/facts/index';
 import { Chips } from '../../views/Chips.tsx';
 import { LabelRatios } from './LabelRatios.tsx';
+import type { KeepSheet } from './keepSheet.ts';
 
 const BY_HAND: readonly { readonly value: Hand; readonly label: string }[] = [
   { value: 'airbrush', label: 'airbrush' },
@@ -10,7 +11,7 @@ const BY_HAND: readonly { readonly value: Hand; readonly label: string }[] = [
 ];
 
 /** What a product is and how it goes on: family, use, form, thinner, hazards and ratios. */
-export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed: Sheet, said: string) => boolean }) {
+export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet }) {
   const moved = 'The plan has moved.';
   const { thinner: _thinner, ...thinnedByItsOwn } = sheet;
   return (
@@ -22,7 +23,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
           <select
             className="field"
             value={sheet.family}
-            onChange={(event) => onKeep({ ...sheet, family: familySchema.parse(event.target.value) }, moved)}
+            onChange={(event) => void onKeep({ ...sheet, family: familySchema.parse(event.target.value) }, moved)}
           >
             {familySchema.options.map((family) => (
               <option key={family} value={family}>
@@ -36,7 +37,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
           <select
             className="field"
             value={sheet.role}
-            onChange={(event) => onKeep({ ...sheet, role: roleSchema.parse(event.target.value) }, moved)}
+            onChange={(event) => void onKeep({ ...sheet, role: roleSchema.parse(event.target.value) }, moved)}
           >
             {roleSchema.options.map((role) => (
               <option key={role} value={role}>
@@ -56,11 +57,11 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
         value={sheet.form ?? (sheet.hand === 'aerosol' ? 'aerosol' : undefined)}
         onChange={(form) => {
           const byHand = sheet.hand === 'aerosol' ? 'airbrush' : sheet.hand;
-          onKeep({ ...sheet, form, hand: form === 'aerosol' ? 'aerosol' : byHand }, moved);
+          void onKeep({ ...sheet, form, hand: form === 'aerosol' ? 'aerosol' : byHand }, moved);
         }}
       />
       {sheet.hand !== 'aerosol' && (
-        <Chips legend="Goes on by" options={BY_HAND} value={sheet.hand} onChange={(hand) => onKeep({ ...sheet, hand }, moved)} />
+        <Chips legend="Goes on by" options={BY_HAND} value={sheet.hand} onChange={(hand) => void onKeep({ ...sheet, hand }, moved)} />
       )}
       {sheet.hand !== 'aerosol' && (
         <label className="block">
@@ -69,7 +70,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
             className="field"
             value={sheet.thinner ?? ''}
             onChange={(event) =>
-              onKeep(event.target.value ? { ...sheet, thinner: familySchema.parse(event.target.value) } : thinnedByItsOwn, moved)
+              void onKeep(event.target.value ? { ...sheet, thinner: familySchema.parse(event.target.value) } : thinnedByItsOwn, moved)
             }
           >
             <option value="">{familyDrying(sheet.family).thinner}</option>
@@ -90,14 +91,14 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
           { value: 'one-wet', label: 'one wet' },
         ]}
         value={sheet.label.pattern}
-        onChange={(pattern) => onKeep({ ...sheet, label: { ...sheet.label, pattern } }, 'Noted.')}
+        onChange={(pattern) => void onKeep({ ...sheet, label: { ...sheet.label, pattern } }, 'Noted.')}
       />
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
           className="chip"
           aria-pressed={sheet.forPlastics}
-          onClick={() => onKeep({ ...sheet, forPlastics: !sheet.forPlastics }, moved)}
+          onClick={() => void onKeep({ ...sheet, forPlastics: !sheet.forPlastics }, moved)}
         >
           made for plastics
         </button>
@@ -105,7 +106,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: (changed:
           type="button"
           className="chip"
           aria-pressed={sheet.isocyanate}
-          onClick={() => onKeep({ ...sheet, isocyanate: !sheet.isocyanate }, 'The caution shows.')}
+          onClick={() => void onKeep({ ...sheet, isocyanate: !sheet.isocyanate }, 'The caution shows.')}
         >
           isocyanates
         </button>

@@ -1,10 +1,12 @@
-import { oddTimes, sheetFields } from '#core/coats/index';
+import { oddLabel, sheetFields } from '#core/coats/index';
 import { plain, type Sheet, sheetSchema } from '#core/facts/index';
+import { useRef } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { Lost } from '../../app/Lost.tsx';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
+import type { KeepSheet } from './keepSheet.ts';
 import { SheetColours } from './SheetColours.tsx';
 import { SheetGrounds } from './SheetGrounds.tsx';
 import { SheetNature } from './SheetNature.tsx';
@@ -17,26 +19,23 @@ export function SheetPage() {
   const { facts } = usePlan();
   const { save } = useSaving();
   const navigate = useNavigate();
+  const duplicating = useRef(false);
   const sheet = facts.sheets.find((own) => own.id === sheetId);
   const other = facts.sheets.find((own) => own.id === params.get('beside'));
   if (!sheet) return <Lost />;
-  const keep = (changed: Sheet, said: string): boolean => {
+  const keep: KeepSheet = async (changed, said) => {
     const read = sheetSchema.safeParse({ ...changed, source: Object.keys(changed.label).length > 0 ? 'label' : changed.source });
-    if (!read.success) {
-      toast.error(read.error.issues[0].message);
-      return false;
-    }
-    const odd = oddTimes(read.data);
-    if (odd) {
-      toast.error(odd);
-      return false;
-    }
-    void save('sheets', read.data, said);
-    return true;
+    const odd = read.success ? oddLabel(read.data) : read.error.issues[0].message;
+    if (odd === null && read.success) return save('sheets', read.data, said);
+    toast.error(odd);
+    return false;
   };
   const duplicate = async () => {
+    if (duplicating.current) return;
+    duplicating.current = true;
     const copy: Sheet = { ...sheet, id: newId(), name: `${sheet.name} again`.slice(0, 80) };
     if (await save('sheets', copy, 'Duplicated: change what differs.')) void navigate(`/shelf/sheets/${copy.id}`);
+    duplicating.current = false;
   };
   const fields = sheetFields(sheet);
   const beside = other ? sheetFields(other) : null;

@@ -3,6 +3,7 @@ import type { Label, Sheet } from '#core/facts/index';
 import { type Parsed, parseNumber, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import type { KeepSheet } from './keepSheet.ts';
 
 /** Times as a person says them, other figures to a tenth. */
 function valueText(field: SheetField): string {
@@ -37,21 +38,23 @@ export function SheetRow({
   field: SheetField;
   sheet: Sheet;
   beside: SheetField | null;
-  onKeep: (changed: Sheet, said: string) => boolean;
+  onKeep: KeepSheet;
 }) {
   const own = field.source === 'label';
   const shown = field.value === null ? '' : valueText(field);
   const [typed, setTyped] = useState<string | null>(null);
-  const keep = () => {
+  const keep = async () => {
     const text = typed?.trim();
     setTyped(null);
     // Typing what is usual is saying that the label says so too.
     if (text === undefined || (own && text === shown) || (!own && text === '')) return;
     const { [field.key]: _was, ...rest } = sheet.label;
-    if (text === '') return void onKeep({ ...sheet, label: rest as Label }, 'Back to what is usual.');
     const value = field.unit === 'min' ? parseQuantity(text, 'duration', 'min') : numberOf(text, field);
-    if (!value.ok) return void toast.error(`${field.name}: ${value.mend}`);
-    onKeep({ ...sheet, label: { ...sheet.label, [field.key]: stored(field, value.value) } }, 'The label counts from now on.');
+    if (text !== '' && !value.ok) return void toast.error(`${field.name}: ${value.mend}`);
+    const label = text === '' || !value.ok ? (rest as Label) : { ...sheet.label, [field.key]: stored(field, value.value) };
+    const kept = await onKeep({ ...sheet, label }, text === '' ? 'Back to what is usual.' : 'The label counts from now on.');
+    // What could not be kept stays where it was typed.
+    if (!kept) setTyped(text);
   };
   const differs = beside !== null && beside.value !== field.value;
   return (
@@ -68,7 +71,7 @@ export function SheetRow({
             value={typed ?? (own ? shown : '')}
             placeholder={shown || '–'}
             onChange={(event) => setTyped(event.target.value)}
-            onBlur={keep}
+            onBlur={() => void keep()}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
           <span className="figure w-8">{field.unit === 'min' ? '' : field.unit}</span>
