@@ -1,23 +1,16 @@
 import { coatAmount, coatMinutes } from '#core/amounts/index';
-import {
-  joint as jointVerdict,
-  type JointVerdict,
-  serviceFinding,
-  type StackJoint,
-  stackJoint,
-  wantsPromoter,
-  worseOf,
-} from '#core/coats/index';
-import { familyDrying, filmState } from '#core/drying/index';
-import type { Family, Layer } from '#core/facts/index';
+import { type StackJoint, stackJoint, wantsPromoter } from '#core/coats/index';
+import { familyDrying } from '#core/drying/index';
+import type { Family } from '#core/facts/index';
 import { maskMinutes, type OrderAnswer } from '#core/masking/index';
 import { coatHazards, type Hazard, isSolventBorne } from '#core/safety/index';
 import { areaMm2, paintedFaces } from '#core/survey/index';
 import type { Gap } from '#core/schedule/index';
-import { DAY, HOUR } from '#core/units/index';
+import { HOUR } from '#core/units/index';
 import type { StepChain } from './chain.ts';
-import { type PlannedFilm, type Ref, timesOf } from './films.ts';
+import type { PlannedFilm, Ref } from './films.ts';
 import { dwell, nextCoat, onceReached, onFilm, soonAfter, tapeOff, whilePromoterWorks, withinPotLife } from './gaps.ts';
+import { aged, inService, thisMinute } from './judging.ts';
 import { layersInOrder, type PlacedLayer } from './layerOrder.ts';
 import { addMask, type Keepers, keepersOf } from './maskSteps.ts';
 import { PartFilms } from './partFilms.ts';
@@ -238,67 +231,27 @@ export class CoatBuilder {
 
   /** Verdicts against each film below; a stop ends the scheduling of this part here. */
   #judge(placed: PlacedLayer, laid: boolean): void {
-    for (const under of this.#films.under(placed)) {
-      const joint = this.#inService(
-        placed,
-        stackJoint(
-          this.#group.lead.material,
-          under.film ? this.#aged(under.film) : this.#keepsPaint ? KEPT_PAINT : null,
-          placed.resolved,
-          true,
-          this.#context.evidence,
-        ),
-      );
+    for (const { film } of this.#films.under(placed)) {
+      const joint = inService(this.#group.lead, placed, this.#jointOn(film, placed));
       for (const part of this.#group.parts) {
         const ownLayer = (id: string) => part.layers[this.#group.lead.layers.findIndex((layer) => layer.id === id)]?.id ?? id;
         this.joints.push({
           partId: part.id,
           layerId: ownLayer(placed.resolved.layer.id),
-          belowLayerId: under.film ? ownLayer(under.film.layerId) : null,
+          belowLayerId: film ? ownLayer(film.layerId) : null,
           joint,
           laid,
-          ...(under.film && !laid ? this.#thisMinute(under.film, joint) : {}),
+          ...(film && !laid ? thisMinute(film, joint, this.#context) : {}),
         });
       }
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
     }
   }
 
-  /** A film with its age, where it is laid: an old lacquer crazes, an old primer wants a scuff. */
-  #aged(film: PlannedFilm): PlannedFilm & { readonly ageDays?: number } {
-    return 'at' in film.last ? { ...film, ageDays: Math.max(0, this.#context.now - film.last.at) / DAY } : film;
-  }
-
-  /** A laid film now: the verdict that a coat would meet this minute, whatever the plan waits for. */
-  #thisMinute(film: PlannedFilm, joint: StackJoint): Pick<JointOfPart, 'now'> {
-    if (!('at' in film.last)) return {};
-    const { clocks, now } = this.#context;
-    const state = filmState(
-      timesOf(film, clocks, () => now),
-      now,
-    );
-    const drying = familyDrying(film.family);
-    const hours = clocks.progress(film.placeId, drying.mechanism, film.last.at, Math.max(now, film.last.at));
-    const answer = jointVerdict({ ...joint.below, state, scuffed: film.flatted, ...(state === 'fresh' ? { hours } : {}) }, joint.above);
-    return { now: { state, answer } };
-  }
-
-  /** The last film of a zone is judged against what the part has to serve; own evidence cannot lift that. */
-  #inService(placed: PlacedLayer, joint: StackJoint): StackJoint {
-    const top = this.#group.lead.layers.slice(placed.index + 1).every((later) => later.covers !== 'all' && !this.#covers(later, placed));
-    const finding = top ? serviceFinding(this.#group.lead.service ?? [], placed.resolved.family) : null;
-    if (!finding || worseOf<{ verdict: JointVerdict }>(joint, finding) === joint) return joint;
-    return {
-      ...joint,
-      verdict: finding.verdict,
-      answer: { ...joint.answer, ...finding, findings: [...joint.answer.findings, finding] },
-      branches: finding.verdict === 'stop' ? [] : joint.branches,
-    };
-  }
-
-  #covers(later: Layer, placed: PlacedLayer): boolean {
-    const { zones } = this.#group.lead;
-    return later.covers === 'all' || placed.zones.every((zone) => later.covers.includes(zones[zone].id));
+  /** A layer on a film, on the paint that is kept, or on the bare part. */
+  #jointOn(film: PlannedFilm | null, placed: PlacedLayer): StackJoint {
+    const under = film ? aged(film, this.#context.now) : this.#keepsPaint ? KEPT_PAINT : null;
+    return stackJoint(this.#group.lead.material, under, placed.resolved, true, this.#context.evidence);
   }
 
   #joint(placed: PlacedLayer) {
@@ -310,10 +263,7 @@ export class CoatBuilder {
 
   #firstCoatGaps(placed: PlacedLayer): Tail[] {
     return this.#films.under(placed).flatMap(({ film }) => {
-      if (film) {
-        const joint = stackJoint(this.#group.lead.material, this.#aged(film), placed.resolved, true, this.#context.evidence);
-        return [onFilm(film, joint, this.#context.clocks)];
-      }
+      if (film) return [onFilm(film, this.#jointOn(film, placed), this.#context.clocks)];
       const { material } = this.#group.lead;
       const rusts = material === 'steel' || material === 'cast-iron' || material === 'tinplate';
       const last = this.#chain.last;

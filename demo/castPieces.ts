@@ -1,0 +1,150 @@
+import type { Piece } from '#core/facts/index';
+import { coatsOf, demoTime, face, simplePart } from './facts.ts';
+import { base } from './pieceFacts.ts';
+
+/** Castings: a tram in two colours, a roller whose window shuts, a seaplane in transparent red and its sample board. */
+
+/** Two colours with a waist line: the light one is on, tape may go on now. */
+export function tram(): Piece {
+  return {
+    ...base,
+    id: 'tram',
+    portrait: 'tram',
+    name: 'Tram no. 7',
+    looksLike: 'cast-body',
+    longestMm: 128,
+    scale: 76,
+    aim: 'own-scheme',
+    budget: 5500,
+    createdAt: demoTime(-20 * 1440),
+    swatches: ['#e6dcc0', '#1d4b78', '#3c4146'],
+    parcels: [{ id: 'decals', name: 'Number decals', price: 640, due: '2026-11-28', arrived: false }],
+    parts: [
+      simplePart('body', 'Body', {
+        material: 'zinc',
+        pegs: [2],
+        zones: [
+          { id: 'upper', name: 'Upper' },
+          { id: 'waist', name: 'Waist and below' },
+        ],
+        faces: [
+          face('sides-up', 128, 24, 2, 'upper'),
+          face('ends-up', 38, 24, 2, 'upper'),
+          face('roof', 128, 38, 1, 'upper'),
+          face('sides-low', 128, 18, 2, 'waist'),
+          face('ends-low', 38, 18, 2, 'waist'),
+        ],
+        edges: [{ a: 'upper', b: 'waist', mm: 332, curve: 'straight' }],
+        layers: [
+          coatsOf('primer', 'primer-white', 2, { flatAfter: 800 }),
+          coatsOf('ivory', 'ivory', 3, { covers: ['upper'] }),
+          coatsOf('blue', 'estuary', 3, { covers: ['waist'] }),
+          coatsOf('clear', 'satin', 2),
+        ],
+      }),
+      simplePart('underframe', 'Underframe', {
+        material: 'zinc',
+        faces: [face('plate', 120, 34, 1, 'all', false), face('sides', 120, 8, 2)],
+        layers: [coatsOf('primer-u', 'primer-grey', 2), coatsOf('slate-u', 'slate', 2)],
+        pegs: [3],
+      }),
+      simplePart('wheels', 'Wheel sets', {
+        material: 'zinc',
+        copies: 4,
+        faces: [face('disc', 14, 14, 2)],
+        layers: [coatsOf('primer-w', 'primer-grey', 2), coatsOf('slate-w', 'slate', 2)],
+        pegs: [9],
+      }),
+    ],
+  };
+}
+
+/** Enamel: one window shuts in 35 minutes, another has been missed. */
+export function roller(): Piece {
+  return {
+    ...base,
+    id: 'roller',
+    portrait: 'roller',
+    name: 'Road roller',
+    looksLike: 'cast-body',
+    longestMm: 96,
+    scale: 43,
+    aim: 'as-original',
+    budget: 6000,
+    createdAt: demoTime(-15 * 1440),
+    swatches: ['#2c6b3a', '#c23a2a'],
+    parts: [
+      simplePart('frame', 'Frame', {
+        material: 'zinc',
+        faces: [face('body', 96, 38, 5)],
+        layers: [coatsOf('primer-f', 'primer-grey', 2, { flatAfter: 800 }), coatsOf('green-f', 'lock-green', 3)],
+        pegs: [7],
+      }),
+      simplePart('drum', 'Drum', {
+        material: 'zinc',
+        faces: [face('shell', 94, 40), face('ends', 30, 30, 2)],
+        layers: [coatsOf('primer-d', 'primer-grey', 2, { flatAfter: 800 }), coatsOf('green-d', 'lock-green', 3)],
+        pegs: [8],
+      }),
+      simplePart('canopy', 'Canopy', {
+        material: 'zinc',
+        faces: [face('top', 70, 36, 2)],
+        layers: [coatsOf('primer-c', 'primer-grey', 2), coatsOf('soot-c', 'soot', 2)],
+        pegs: [11],
+      }),
+    ],
+  };
+}
+
+/** A transparent red over polished metal: care, for display only. */
+export function seaplane(): Piece {
+  return {
+    ...base,
+    id: 'seaplane',
+    portrait: 'seaplane',
+    name: 'Seaplane',
+    looksLike: 'cast-body',
+    longestMm: 185,
+    scale: 48,
+    aim: 'own-scheme',
+    budget: 5000,
+    createdAt: demoTime(-9 * 1440),
+    swatches: ['#a8121c', '#c9ccd0'],
+    parts: [
+      simplePart('hull', 'Hull', {
+        material: 'aluminium',
+        faces: [face('sides', 185, 40, 2), face('bottom', 185, 30)],
+        layers: [coatsOf('red-h', 'candy-red', 3), coatsOf('clear-h', 'satin', 2)],
+        pegs: [17],
+      }),
+      simplePart('wings', 'Wings', {
+        material: 'aluminium',
+        faces: [face('wing', 240, 38, 2)],
+        layers: [coatsOf('primer-g', 'primer-grey', 2), coatsOf('ivory-g', 'ivory', 3), coatsOf('clear-g', 'satin', 2)],
+        pegs: [18],
+      }),
+    ],
+  };
+}
+
+/** Three tiles of polished aluminium under the transparent red, a coat apart: they dry and are judged for tone. */
+export function redBoard(): Piece {
+  const tile = (coats: number) =>
+    simplePart(`tile-${coats}`, `Tile, ${coats} coats`, {
+      material: 'aluminium',
+      faces: [face('tile', 70, 50)],
+      layers: [coatsOf(`red-b${coats}`, 'candy-red', coats), coatsOf(`clear-b${coats}`, 'satin', 2)],
+    });
+  return {
+    ...base,
+    id: 'red-board',
+    name: 'Board: red on polished metal',
+    looksLike: 'bracket-set',
+    longestMm: 70,
+    aim: 'own-scheme',
+    createdAt: demoTime(-2 * 1440),
+    swatches: ['#a8121c'],
+    board: { varies: 'coats', forPieceId: 'seaplane' },
+    parts: [tile(2), tile(3), tile(4)],
+  };
+}
