@@ -1,4 +1,6 @@
-/** A file chosen by hand; the same one may be chosen again at once. */
+import { FileInput } from './FileInput.tsx';
+
+/** A file chosen by hand, under its label. */
 export function FileField({
   label,
   accept,
@@ -13,16 +15,7 @@ export function FileField({
   return (
     <label className="block">
       <span className="mb-1 block font-[650]">{label}</span>
-      <input
-        type="file"
-        accept={accept}
-        className={`field !p-2 ${className}`}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) onFile(file);
-        }}
-      />
+      <FileInput accept={accept} className={`field !p-2 ${className}`} onFile={onFile} />
     </label>
   );
 }

@@ -17,36 +17,18 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
   return (
     <section className="sheet space-y-3" aria-label="What it is">
       <h2>What it is</h2>
-      <div className="space-y-2">
-        <label className="block">
-          <span className="second block text-small">Family</span>
-          <select
-            className="field"
-            value={sheet.family}
-            onChange={(event) => void onKeep({ ...sheet, family: familySchema.parse(event.target.value) }, moved)}
-          >
-            {familySchema.options.map((family) => (
-              <option key={family} value={family}>
-                {plain(family)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="block">
-          <span className="second block text-small">Used as</span>
-          <select
-            className="field"
-            value={sheet.role}
-            onChange={(event) => void onKeep({ ...sheet, role: roleSchema.parse(event.target.value) }, moved)}
-          >
-            {roleSchema.options.map((role) => (
-              <option key={role} value={role}>
-                {plain(role)}
-              </option>
-            ))}
-          </select>
-        </label>
-      </div>
+      <NameSelect
+        label="Family"
+        value={sheet.family}
+        options={familySchema.options}
+        onChange={(family) => void onKeep({ ...sheet, family }, moved)}
+      />
+      <NameSelect
+        label="Used as"
+        value={sheet.role}
+        options={roleSchema.options}
+        onChange={(role) => void onKeep({ ...sheet, role }, moved)}
+      />
       <Chips
         legend="Comes in"
         options={[
@@ -113,5 +95,31 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
       </div>
       <LabelRatios key={JSON.stringify([sheet.label.thinning, sheet.label.hardener])} sheet={sheet} onKeep={onKeep} />
     </section>
+  );
+}
+
+/** One name of a closed list. */
+function NameSelect<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  options: readonly T[];
+  onChange: (value: T) => void;
+}) {
+  return (
+    <label className="block">
+      <span className="second block text-small">{label}</span>
+      <select className="field" value={value} onChange={(event) => onChange(event.target.value as T)}>
+        {options.map((option) => (
+          <option key={option} value={option}>
+            {plain(option)}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { FileInput } from '../../views/FileInput.tsx';
 
 /** Each place with its air now, and what it is used for. A typed reading counts until the next one. */
 export function Places() {
@@ -172,16 +173,7 @@ function LoggerFile({ place }: { place: Place }) {
     <>
       <label className="linklike flex min-h-9 cursor-pointer items-center text-small focus-within:outline-2 focus-within:outline-accent">
         a logger’s CSV file
-        <input
-          type="file"
-          accept=".csv,text/csv"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void read(file);
-          }}
-        />
+        <FileInput accept=".csv,text/csv" className="sr-only" onFile={(file) => void read(file)} />
       </label>
       {known && (
         <button
