@@ -102,6 +102,18 @@ describe('without a mouse', () => {
 });
 
 describe('on a phone', () => {
+  it('scrolls no page of a piece, nor sheet, workshop or colours, sideways', async () => {
+    const { page, context } = await openPage(browser, server.url, { viewport: { width: 390, height: 844 } });
+    const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
+    const [{ id }] = facts.pieces;
+    for (const place of [`/pieces/${id}/strip`, `/pieces/${id}/coats`, `/shelf/sheets/${facts.sheets[0].id}`, '/workshop', '/colour']) {
+      await page.goto(server.url + place);
+      await page.getByRole('heading').first().waitFor();
+      expect([place, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([place, 390]);
+    }
+    await context.close();
+  });
+
   it('shows Tonight and the bench without sideways scrolling, and axe finds nothing', async () => {
     const { page, context } = await openPage(browser, server.url, { viewport: { width: 390, height: 844 } });
     for (const place of ['/', '/bench', '/pieces']) {

@@ -16,7 +16,7 @@ export function Buying() {
   const { pieceById } = usePlan();
   const { shops, total } = plan.purchases;
   return (
-    <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
       <section className="sheet !px-7" aria-labelledby="buying">
         <div className="flex items-baseline justify-between">
           <h1 id="buying">{shops.length === 0 ? 'Nothing to buy' : `Buy for ${words.money(total)}`}</h1>

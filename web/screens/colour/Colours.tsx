@@ -28,10 +28,10 @@ export function Colours() {
         <thead>
           <tr className="second text-left text-small">
             <th className="font-[400]">Colour</th>
-            <th className="font-[400]">Kind</th>
-            <th className="text-right font-[400]">L a b</th>
+            <th className="font-[400] max-sm:hidden">Kind</th>
+            <th className="text-right font-[400] max-sm:hidden">L a b</th>
             {GROUNDS.map((ground) => (
-              <th key={ground.name} className="w-28 text-right font-[400]">
+              <th key={ground.name} className="text-right font-[400] sm:w-28">
                 over {ground.name}
               </th>
             ))}
@@ -40,12 +40,16 @@ export function Colours() {
         <tbody>
           {colours.map((product) => (
             <tr key={product.id} className="border-t border-hairline">
-              <td className="flex items-center gap-4 py-2">
-                <span aria-hidden className="inline-block h-10 w-24 border border-black/30" style={{ background: hexOf(product.lab) }} />
+              <td className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+                <span
+                  aria-hidden
+                  className="inline-block h-10 w-12 border border-black/30 sm:w-24"
+                  style={{ background: hexOf(product.lab) }}
+                />
                 <span className="font-[650] text-ink">{product.name}</span>
               </td>
-              <td>{product.transparent ? 'transparent' : colourWord(product.lab)}</td>
-              <td className="figure text-right">
+              <td className="max-sm:hidden">{product.transparent ? 'transparent' : colourWord(product.lab)}</td>
+              <td className="figure text-right max-sm:hidden">
                 {product.lab.l.toFixed(0)} {product.lab.a.toFixed(0)} {product.lab.b.toFixed(0)}
               </td>
               {GROUNDS.map((ground) => {

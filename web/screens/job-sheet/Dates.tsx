@@ -30,7 +30,7 @@ export function Dates({ piece, view }: SectionProps) {
     void save('agreed', { id: 'agreed', at: toIso(nowMinute()), starts }, 'Agreed. Later plans stay near and say what moved.');
   };
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="dates">
         <h2 id="dates" className="!text-title">
           {piece.finished

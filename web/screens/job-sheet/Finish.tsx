@@ -43,7 +43,7 @@ export function Finish({ piece, view }: SectionProps) {
     );
   };
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="finish">
         <h2 id="finish" className="!text-title">
           {piece.finished || !fit

@@ -42,7 +42,7 @@ export function JobSheet() {
   if (!piece || !view || !current) return <Lost />;
   const states = sectionStates(piece, view, plan, facts);
   return (
-    <div className="grid gap-5 lg:grid-cols-[200px_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[200px_minmax(0,1fr)]">
       <div>
         <PieceName piece={piece} />
         <p className="second mt-1 text-small leading-snug">

@@ -37,7 +37,7 @@ export function Masking({ piece, view }: SectionProps) {
   );
   const whole = part.zones.filter((zone) => zone.bare === undefined).length === 1;
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="masking">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 id="masking" className="!text-title">

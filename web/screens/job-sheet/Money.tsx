@@ -25,7 +25,7 @@ export function Money({ piece, view }: SectionProps) {
     void save('pieces', { ...piece, budget: Math.round(amount * 100) }, 'Budget set.');
   };
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="money">
         <h2 id="money" className="!text-title">
           {words.money(money.total, money.about)}

@@ -40,7 +40,7 @@ export function SheetPage() {
   const fields = sheetFields(sheet);
   const beside = other ? sheetFields(other) : null;
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="sheet-name">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h1 id="sheet-name">{sheet.name}</h1>

@@ -16,9 +16,9 @@ export function Places() {
   return (
     <ul className="mt-3">
       {facts.places.map((place) => (
-        <li key={place.id} className="grid grid-cols-[1fr_auto] items-center gap-4 border-t border-hairline py-3">
+        <li key={place.id} className="grid items-center gap-x-4 gap-y-2 sm:grid-cols-[minmax(0,1fr)_auto] border-t border-hairline py-3">
           <PlaceAir place={place} />
-          <span className="flex flex-wrap justify-end gap-2">
+          <span className="flex flex-wrap gap-2 sm:justify-end">
             <button
               type="button"
               className="chip"

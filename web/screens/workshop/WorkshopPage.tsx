@@ -25,7 +25,7 @@ export function WorkshopPage() {
   const change = (fields: Partial<Workshop>, said: string) => void save('workshop', { ...workshop, ...fields }, said);
   const units = (fields: Partial<Workshop['units']>) => change({ units: { ...workshop.units, ...fields } }, 'Units changed.');
   return (
-    <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
       <div className="space-y-5">
         <section className="sheet" aria-labelledby="air">
           <h1 id="air">{workshop.name}</h1>

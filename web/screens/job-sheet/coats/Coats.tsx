@@ -45,7 +45,7 @@ export function Coats({ piece, view }: SectionProps) {
     );
   const laidIds = new Set(stack.layers.filter((layer) => layer.laidCoats > 0).map((layer) => layer.layerId));
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="coats">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 id="coats" className="!text-title">

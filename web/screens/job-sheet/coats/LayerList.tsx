@@ -101,7 +101,7 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
-      className="grid grid-cols-[30px_22px_1fr_auto_auto_auto_auto] items-center gap-x-3 border-b border-hairline bg-sheet py-1"
+      className="grid grid-cols-[30px_22px_minmax(0,1fr)] items-center gap-x-3 border-b border-hairline bg-sheet py-1 sm:grid-cols-[30px_22px_minmax(0,1fr)_auto_auto_auto_auto]"
     >
       <button
         type="button"
@@ -126,7 +126,7 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
           }
         />
       )}
-      <span className="flex min-w-0 items-baseline">
+      <span className="flex min-w-0 flex-wrap items-baseline">
         <button type="button" className="truncate text-left font-[650] text-ink" onClick={onChoose}>
           {name}
         </button>
@@ -158,50 +158,52 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
           </span>
         )}
       </span>
-      <span className="flex items-center">
-        <button
-          type="button"
-          className="grid size-9 place-items-center disabled:opacity-30"
-          aria-label={`Fewer coats of ${name}`}
-          disabled={layer.coats <= Math.max(1, least)}
-          onClick={() => onCoats(layer.coats - 1)}
-        >
-          <Minus size={15} aria-hidden />
-        </button>
-        <span className="figure w-[62px] text-center">
-          {layer.coats} {layer.coats === 1 ? 'coat' : 'coats'}
+      <span className="col-span-3 flex flex-wrap items-center justify-between gap-x-1 sm:contents">
+        <span className="flex items-center">
+          <button
+            type="button"
+            className="grid size-9 place-items-center disabled:opacity-30"
+            aria-label={`Fewer coats of ${name}`}
+            disabled={layer.coats <= Math.max(1, least)}
+            onClick={() => onCoats(layer.coats - 1)}
+          >
+            <Minus size={15} aria-hidden />
+          </button>
+          <span className="figure w-[62px] text-center">
+            {layer.coats} {layer.coats === 1 ? 'coat' : 'coats'}
+          </span>
+          <button
+            type="button"
+            className="grid size-9 place-items-center disabled:opacity-30"
+            aria-label={`More coats of ${name}`}
+            disabled={layer.coats >= 12}
+            onClick={() => onCoats(layer.coats + 1)}
+          >
+            <Plus size={15} aria-hidden />
+          </button>
         </span>
+        <button type="button" className="chip !min-h-8 text-small" aria-pressed={layer.flatAfter !== undefined} onClick={onFlat}>
+          flat after
+        </button>
+        <button
+          type="button"
+          className="grid size-9 place-items-center"
+          aria-label={`Repeat ${name} on top`}
+          title="Repeat on top"
+          onClick={onRepeat}
+        >
+          <CopyPlus size={15} aria-hidden />
+        </button>
         <button
           type="button"
           className="grid size-9 place-items-center disabled:opacity-30"
-          aria-label={`More coats of ${name}`}
-          disabled={layer.coats >= 12}
-          onClick={() => onCoats(layer.coats + 1)}
+          aria-label={`Take out ${name}`}
+          disabled={laid}
+          onClick={onRemove}
         >
-          <Plus size={15} aria-hidden />
+          <Trash2 size={15} aria-hidden />
         </button>
       </span>
-      <button type="button" className="chip !min-h-8 text-small" aria-pressed={layer.flatAfter !== undefined} onClick={onFlat}>
-        flat after
-      </button>
-      <button
-        type="button"
-        className="grid size-9 place-items-center"
-        aria-label={`Repeat ${name} on top`}
-        title="Repeat on top"
-        onClick={onRepeat}
-      >
-        <CopyPlus size={15} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="grid size-9 place-items-center disabled:opacity-30"
-        aria-label={`Take out ${name}`}
-        disabled={laid}
-        onClick={onRemove}
-      >
-        <Trash2 size={15} aria-hidden />
-      </button>
     </li>
   );
 }

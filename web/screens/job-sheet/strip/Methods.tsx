@@ -43,8 +43,8 @@ export function Methods({ piece, part, preparation }: Props) {
           <tr className="second text-left text-small">
             <th className="py-1 font-[400]">Method</th>
             <th className="font-[400]">Verdict</th>
-            <th className="font-[400]">At the bench, and alone</th>
-            <th className="text-right font-[400]">Evenings</th>
+            <th className="font-[400] max-sm:hidden">At the bench, and alone</th>
+            <th className="text-right font-[400] max-sm:hidden">Evenings</th>
             <th className="text-right font-[400]">Cost</th>
             <th aria-label="Choose" />
           </tr>
@@ -117,13 +117,16 @@ function MethodRow({
           </button>
           {advised && <span className="second block text-small">advised</span>}
         </td>
-        <td className="w-[190px] py-1.5 pr-3 leading-snug">
+        <td className="py-1.5 pr-3 leading-snug sm:w-[190px]">
           <span className="whitespace-nowrap">
             <span aria-hidden>{SHAPES[row.verdict]}</span> {WORDS[row.verdict]}
           </span>
           <span className="second block text-small">{reason(row)}</span>
+          <span className="second block text-small sm:hidden">
+            {row.minutes} min at the bench, {row.days} {row.days === 1 ? 'evening' : 'evenings'}
+          </span>
         </td>
-        <td className="w-[190px] py-1.5 pr-3">
+        <td className="w-[190px] py-1.5 pr-3 max-sm:hidden">
           <span aria-hidden className="mt-1.5 flex h-[10px] items-center">
             <span className="block h-full bg-ink" style={{ width: `${Math.max(2, (row.minutes / longest) * 100)}%` }} />
           </span>
@@ -131,8 +134,8 @@ function MethodRow({
             {row.minutes} min{row.waitMinutes > 0 ? `, then ${durationText(row.waitMinutes)} alone` : ''}
           </span>
         </td>
-        <td className="figure py-1.5 text-right">{row.days}</td>
-        <td className="figure py-1.5 pl-3 text-right">{words.money(row.cost, true)}</td>
+        <td className="figure py-1.5 text-right max-sm:hidden">{row.days}</td>
+        <td className="figure py-1.5 pl-3 text-right max-sm:whitespace-normal">{words.money(row.cost, true)}</td>
         <td className="py-1 pl-3 text-right">
           {planned ? (
             <strong className="inline-block py-2">planned</strong>

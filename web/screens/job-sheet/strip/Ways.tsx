@@ -47,7 +47,7 @@ export function Ways({ piece, part, preparation }: { piece: Piece; part: Part; p
                 </td>
                 <td className="py-1">{way.stopped ?? (way.likely === null ? 'no date' : `likely ${words.day(way.likely)}`)}</td>
                 <td className="figure py-1 text-right">{words.money(way.money, true)}</td>
-                <td className="second py-1 text-right text-small">{index === 0 ? '' : difference(way, first)}</td>
+                <td className="second py-1 text-right text-small max-sm:hidden">{index === 0 ? '' : difference(way, first)}</td>
               </tr>
             ))}
           </tbody>
