@@ -17,7 +17,7 @@ export {
 export { type Above, type Below, type Finding, isBetter, joint, type JointAnswer, type JointVerdict, worseOf } from './joint.ts';
 export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
-export { type JointBranch, labelFinding, type StackJoint, stackJoint } from './stack.ts';
+export { type JointBranch, jointInState, labelFinding, type StackJoint, stackJoint } from './stack.ts';
 export { sheetsFromCsv, type SheetsRead, sheetsToCsv } from './sheetCsv.ts';
 export { oddLabel, type SheetField, sheetFields } from './sheetFields.ts';
 export { type FitLeft, fitLeft } from './fit.ts';

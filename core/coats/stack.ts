@@ -71,17 +71,9 @@ export function stackJoint(
   keyed: boolean,
   evidence: readonly Evidence[] = NO_EVIDENCE,
 ): StackJoint {
-  // The plan has promoter laid on what is, or may be, PP.
   const above = aboveOf(layer, wantsPromoter(material));
-  const ask: Asked = (below) => joint(below, above, knownOf(below, under, layer, evidence));
-  const base: Below = {
-    family: under?.family ?? null,
-    material,
-    state: 'dry',
-    role: under?.role,
-    metallic: under?.role === 'metallic',
-    ...(under?.ageDays === undefined ? {} : { ageDays: under.ageDays }),
-  };
+  const ask = askOf(material, under, layer, evidence);
+  const base = belowOf(material, under);
   if (under === null) {
     const below = { ...base, scuffed: keyed };
     const answer = ask(below);
@@ -103,6 +95,34 @@ export function stackJoint(
     below: { ...base, state: best.state as FilmState, scuffed: best.scuff || under.flatted },
     above,
   };
+}
+
+/** The verdict of a layer in one state of the film below, as it is at some moment, with all that is known of its products. */
+export function jointInState(
+  material: Material,
+  under: UnderFilm,
+  layer: ResolvedLayer,
+  evidence: readonly Evidence[],
+  when: Pick<Below, 'state' | 'scuffed' | 'hours'>,
+): JointAnswer {
+  return askOf(material, under, layer, evidence)({ ...belowOf(material, under), ...when });
+}
+
+function belowOf(material: Material, under: UnderFilm | null): Below {
+  return {
+    family: under?.family ?? null,
+    material,
+    state: 'dry',
+    role: under?.role,
+    metallic: under?.role === 'metallic',
+    ...(under?.ageDays === undefined ? {} : { ageDays: under.ageDays }),
+  };
+}
+
+/** The plan has promoter laid on what is, or may be, PP. */
+function askOf(material: Material, under: UnderFilm | null, layer: ResolvedLayer, evidence: readonly Evidence[]): Asked {
+  const above = aboveOf(layer, wantsPromoter(material));
+  return (below) => joint(below, above, knownOf(below, under, layer, evidence));
 }
 
 /** A joint asked in one state, with all that is known of its products. */

@@ -241,7 +241,7 @@ export class CoatBuilder {
           belowLayerId: film ? ownLayer(film.layerId) : null,
           joint,
           laid,
-          ...(film && !laid ? thisMinute(film, joint, this.#context) : {}),
+          ...(film && !laid ? thisMinute(this.#group.lead, film, placed, this.#context) : {}),
         });
       }
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);

@@ -1,4 +1,4 @@
-import { joint as jointVerdict, type JointVerdict, serviceFinding, type StackJoint, worseOf } from '#core/coats/index';
+import { jointInState, type JointVerdict, serviceFinding, type StackJoint, worseOf } from '#core/coats/index';
 import { familyDrying, filmState } from '#core/drying/index';
 import type { Part } from '#core/facts/index';
 import { DAY, type Minute } from '#core/units/index';
@@ -14,7 +14,8 @@ export function aged(film: PlannedFilm, now: Minute): PlannedFilm & { readonly a
 }
 
 /** A laid film now: the verdict that a coat would meet this minute, whatever the plan waits for. */
-export function thisMinute(film: PlannedFilm, joint: StackJoint, { clocks, now }: PlanContext): Pick<JointOfPart, 'now'> {
+export function thisMinute(lead: Part, film: PlannedFilm, placed: PlacedLayer, context: PlanContext): Pick<JointOfPart, 'now'> {
+  const { clocks, now, evidence } = context;
   if (!('at' in film.last)) return {};
   const state = filmState(
     timesOf(film, clocks, () => now),
@@ -22,7 +23,11 @@ export function thisMinute(film: PlannedFilm, joint: StackJoint, { clocks, now }
   );
   const drying = familyDrying(film.family);
   const hours = clocks.progress(film.placeId, drying.mechanism, film.last.at, Math.max(now, film.last.at));
-  const answer = jointVerdict({ ...joint.below, state, scuffed: film.flatted, ...(state === 'fresh' ? { hours } : {}) }, joint.above);
+  const answer = jointInState(lead.material, aged(film, now), placed.resolved, evidence, {
+    state,
+    scuffed: film.flatted,
+    ...(state === 'fresh' ? { hours } : {}),
+  });
   return { now: { state, answer } };
 }
 

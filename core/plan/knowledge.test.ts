@@ -114,6 +114,15 @@ describe('the verdict this minute', () => {
     expect(joint(NOW)?.joint.verdict).toBe('sits');
     expect(joint(NOW + 2 * 1440)?.now).toMatchObject({ answer: { verdict: 'sits' } });
   });
+  it('knows what the label says, as the plan does', () => {
+    const sheetId = shelf.products.find((product) => product.id === 'starter-acrylic-enamel-colour-product')?.sheetId;
+    const sheets = shelf.sheets.map((sheet) =>
+      sheet.id === sheetId ? { ...sheet, label: { notOver: ['lacquer-primer' as const] } } : sheet,
+    );
+    const entry = planOf(own, primed, {}, { ...shelf, sheets }).pieces[0].steps.joints.find((found) => found.layerId === 'enamel');
+    expect(entry?.joint).toMatchObject({ verdict: 'stop', answer: { source: 'label' } });
+    expect(entry?.now).toMatchObject({ answer: { verdict: 'stop', source: 'label' } });
+  });
 });
 
 describe('two-part paint', () => {
