@@ -1,4 +1,4 @@
-import { PRIMER_SHADES, resolveLayer } from '#core/coats/index';
+import { type JointAnswer, PRIMER_SHADES, resolveLayer } from '#core/coats/index';
 import { type Facts, type Layer, newPart, newPiece, type Part, type Piece } from '#core/facts/index';
 import { type Minute, toIso } from '#core/units/index';
 import type { JointOfPart } from './step.ts';
@@ -28,7 +28,7 @@ export function proposeBoard(
 ): BoardProposal | null {
   const needed = piece.parts.flatMap((part): Needed[] => {
     const open = joints.filter(
-      (entry) => entry.partId === part.id && !entry.laid && entry.joint.verdict === 'care' && isBite(entry.joint.answer.rule),
+      (entry) => entry.partId === part.id && !entry.laid && entry.joint.verdict === 'care' && isOpenBite(entry.joint.answer),
     );
     const places = open.map((entry) => part.layers.findIndex((layer) => layer.id === entry.layerId)).filter((place) => place >= 0);
     if (places.length === 0) return [];
@@ -47,9 +47,9 @@ export function proposeBoard(
   return { board: boardOf(`Board for ${piece.name}`, parts, 'joint', piece, now, newId), settles: needed.map(({ text }) => text) };
 }
 
-/** Own evidence lifts only a bite verdict: a board for anything else would settle nothing. */
-function isBite(rule: string): boolean {
-  return /^[1-5]/.test(rule);
+/** Own evidence lifts only a bite verdict; what a board has settled as care is settled. A board for anything else settles nothing. */
+function isOpenBite({ rule, source }: JointAnswer): boolean {
+  return source !== 'own' && /^([1-5]|unknown product)/.test(rule);
 }
 
 function startsWith(longer: Needed, shorter: Needed): boolean {

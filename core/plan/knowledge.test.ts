@@ -54,6 +54,22 @@ describe('a board', () => {
     const all = factsOf([two]);
     expect(proposeBoard(two, planned(all).pieces[0].steps.joints, all, NOW, newId)?.board.parts).toHaveLength(1);
   });
+  it('is proposed for a paint of unknown family, not for what a key or a need holds open', () => {
+    const proposed = (layers: Layer[], material: Part['material'] = 'zinc') => {
+      const tried = piece(part({ material, finish: 'bare', layers }));
+      const all = factsOf([tried]);
+      return proposeBoard(tried, planned(all).pieces[0].steps.joints, all, NOW, newId)?.settles.length ?? 0;
+    };
+    const wanted = (family: 'unknown' | 'etch-primer' | 'candy'): Layer => ({
+      id: 'top',
+      wanted: { family, role: 'colour', name: family, lab: { l: 50, a: 0, b: 0 } },
+      coats: 1,
+      covers: 'all',
+    });
+    expect(proposed([wanted('unknown')])).toBe(1);
+    expect(proposed([wanted('etch-primer')], 'resin')).toBe(0);
+    expect(proposed([wanted('candy')], 'aluminium')).toBe(0);
+  });
   it('is planned like a piece, judged dry at the end, with no teardown', () => {
     const result = planned(factsOf([proposal?.board as Piece]));
     expect(steps(result, 'teardown')).toEqual([]);
@@ -87,6 +103,10 @@ describe('a board', () => {
     expect(verdict([laid])).toMatchObject({ verdict: 'care' });
     expect(verdict([laid, judged])).toMatchObject({ verdict: 'sits', answer: { source: 'own' } });
     expect(verdict([laid, { ...judged, outcome: 'lifted' }])).toMatchObject({ verdict: 'stop' });
+    const softened = factsOf([own, board], [laid, { ...judged, outcome: 'softened' }]);
+    const after = planned(softened).pieces.find((entry) => entry.pieceId === own.id)?.steps.joints ?? [];
+    expect(after[0].joint.verdict).toBe('care');
+    expect(proposeBoard(own, after, softened, NOW, newId)).toBeNull();
     expect(verdict([laid, judged, { id: 'u', at: toIso(NOW), kind: 'undo', undoes: 'judged' }])).toMatchObject({ verdict: 'care' });
   });
   it('is designed one thing apart', () => {
