@@ -1,0 +1,172 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { conditionsOf } from '#core/drying/index';
+import { type Facts, FAMILIES, type Family, type Layer, type LogEvent, MATERIALS, type Part, type Role } from '#core/facts/index';
+import { type Minute, toIso } from '#core/units/index';
+import { historyOf } from './history.ts';
+import { type Plan, type PlannedStep, plan } from './plan.ts';
+import { NOW, part, piece, shelf } from './testBench.ts';
+
+/**
+ * Plans lived through at the bench: whatever the plan says comes next is done when it says, logged, and planned anew. The end is
+ * reached, nothing is done twice, and no coat goes on a film that would not take it at that very minute.
+ */
+
+const MOST_STEPS = 150;
+const RUNS = process.env.PROOF ? 150 : 15;
+
+type Lived = { readonly facts: Facts; readonly done: readonly PlannedStep[]; readonly last: Plan; readonly verdicts: readonly string[] };
+
+/** One step as the person does it, at the end of its time. */
+function doneOf(step: PlannedStep, at: Minute, placeId: string): LogEvent[] {
+  const { coat } = step;
+  return step.on.map((on, index) => ({
+    id: `${step.keys[index] ?? step.keys[0]}@${Math.round(at * 60)}-${index}`,
+    at: toIso(at),
+    kind: 'done',
+    pieceId: step.pieceId,
+    stepKeys: [step.keys[index] ?? step.keys[0]],
+    on: [{ partId: on.partId, zoneIds: [...on.zoneIds] }],
+    ...(coat
+      ? {
+          coat: {
+            layerId: coat.layerId,
+            ...(coat.productId ? { productId: coat.productId } : {}),
+            name: coat.name,
+            family: coat.family,
+            role: coat.role,
+            lab: coat.lab,
+            hand: coat.hand,
+            filmUm: coat.filmUm,
+            placeId,
+            ml: Math.min(coat.ml, 5000),
+            ...(step.placed?.scuff ? { scuffed: true } : {}),
+          },
+        }
+      : {}),
+  }));
+}
+
+const firstOf = ({ steps }: Plan): PlannedStep | undefined =>
+  steps.filter((step) => step.placed).sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0))[0];
+
+/** `late`: minutes by which the person misses each start; what is next is then asked anew. */
+function live(start: Facts, late: number): Lived {
+  let facts = start;
+  let now = NOW;
+  const done: PlannedStep[] = [];
+  const verdicts: string[] = [];
+  const planned = () => plan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] });
+  let last = planned();
+  for (let count = 0; count < MOST_STEPS; count++) {
+    if (late > 0) {
+      now = Math.max(now, (firstOf(last)?.placed?.start ?? now) + late);
+      last = planned();
+    }
+    const next = firstOf(last);
+    if (!next?.placed) break;
+    if (next.coat && !next.placed.scuff) verdicts.push(...verdictsNow(facts, next, next.placed.start));
+    now = next.placed.end;
+    facts = { ...facts, events: [...facts.events, ...doneOf(next, now, facts.workshop[0].dryPlaceId)] };
+    done.push(next);
+    last = planned();
+  }
+  return { facts, done, last, verdicts };
+}
+
+/** What the joint says at the minute the coat goes on, for the first coat of a layer on a laid film. */
+function verdictsNow(facts: Facts, step: PlannedStep, at: Minute): string[] {
+  if (step.coat?.number !== 1) return [];
+  const result = plan({ facts, now: at, conditions: conditionsOf(facts, at), datesOf: [] });
+  return result.pieces.flatMap(({ steps }) =>
+    steps.joints.flatMap((entry) => (entry.layerId === step.coat?.layerId && entry.now ? [entry.now.answer.verdict] : [])),
+  );
+}
+
+const paint = (id: string, family: Family, role: Role, coats: number): Layer => ({
+  id,
+  productId: `${family} ${role}`,
+  coats,
+  covers: 'all',
+});
+
+/** Every paint of the stack stands on the shelf, so that nothing waits for a shop. */
+function factsOf(own: Part): Facts {
+  const owned = [...new Set(own.layers.map((layer) => layer.productId ?? ''))].map((id) => {
+    const [family, role] = id.split(' ') as [Family, Role];
+    return { id, family, role };
+  });
+  return {
+    ...shelf,
+    sheets: owned.map(({ id, family, role }) => ({ ...shelf.sheets[0], id, name: id, family, role, label: {} })),
+    products: owned.map(({ id }) => ({ ...shelf.products[0], id, sheetId: id, name: id, lab: { l: 60, a: 0, b: 0 } })),
+    cans: owned.map(({ id }) => ({ ...shelf.cans[0], id, productId: id })),
+    pieces: [piece({ ...own, finish: 'bare' })],
+    events: [],
+  };
+}
+const coatsLaid = ({ facts }: Lived) => historyOf(facts).coatsOn('bell', 'body', 'all').length;
+
+describe('a plan lived through', () => {
+  const primed = paint('primer', 'lacquer-primer', 'fine-primer', 2);
+  const STACKS: readonly (readonly [string, readonly Layer[]])[] = [
+    [
+      'lacquer to clear',
+      [{ ...primed, flatAfter: 800 }, paint('colour', 'acrylic-lacquer', 'colour', 3), paint('clear', 'acrylic-lacquer', 'clear', 2)],
+    ],
+    ['enamel in its hour', [primed, paint('enamel', 'alkyd-enamel', 'colour', 3)]],
+    [
+      'base and 2K clear',
+      [
+        paint('epoxy', 'epoxy-primer', 'primer', 2),
+        paint('base', 'solvent-base', 'metallic', 3),
+        paint('clear', 'urethane-2k', 'clear', 2),
+      ],
+    ],
+    ['water over lacquer primer', [primed, paint('water', 'water-acrylic', 'colour', 4)]],
+    [
+      'candy over its metallic',
+      [
+        primed,
+        paint('silver', 'solvent-base', 'metallic', 2),
+        paint('ruby', 'candy', 'colour', 3),
+        paint('clear', 'acrylic-lacquer', 'clear', 2),
+      ],
+    ],
+    ['heat paint alone', [paint('hot', 'high-temperature', 'colour', 2)]],
+  ];
+  it.each(STACKS)('%s: every coat goes on once, on a film that takes it', (_name, layers) => {
+    const lived = live(factsOf(part({ material: 'steel', layers: [...layers] })), 0);
+    expect(lived.last.steps).toEqual([]);
+    expect(coatsLaid(lived)).toBe(layers.reduce((sum, layer) => sum + layer.coats, 0));
+    expect(lived.verdicts).not.toContain('stop');
+    expect(new Set(lived.done.map((step) => step.id)).size).toBe(lived.done.length);
+    expect(lived.done.at(-1)?.stage).toBe('fit');
+  });
+  it('comes to its end for any two paints that may lie on each other, punctual or a little late', () => {
+    let finished = 0;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...MATERIALS),
+        fc.constantFrom(...FAMILIES),
+        fc.constantFrom(...FAMILIES),
+        fc.integer({ min: 1, max: 3 }),
+        fc.constantFrom(0, 3),
+        (material, below, above, coats, late) => {
+          const start = factsOf(part({ material, layers: [paint('low', below, 'primer', coats), paint('top', above, 'colour', coats)] }));
+          const first = plan({ facts: start, now: NOW, conditions: conditionsOf(start, NOW), datesOf: [] });
+          const lived = live(start, late);
+          // What was stopped or unplaced at first is left; everything else is done, and nothing new is stuck.
+          const stuck = first.steps.filter((step) => !step.placed).length;
+          expect(lived.last.steps.length).toBeLessThanOrEqual(stuck);
+          expect(lived.verdicts).not.toContain('stop');
+          if (stuck > 0) return;
+          finished++;
+          expect(coatsLaid(lived)).toBe(2 * coats);
+        },
+      ),
+      { seed: 41, numRuns: RUNS },
+    );
+    expect(finished).toBeGreaterThan(1);
+  });
+});
