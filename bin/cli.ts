@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { remediesFor } from '#core/coats/index';
+import { knownIn, remediesFor } from '#core/coats/index';
 import { conditionsOf } from '#core/drying/index';
 import { type Facts, type Problem, shiftFile } from '#core/facts/index';
 import { ask, checkRows, plan, planJson, questionSchemas, readWorkshopFile } from '#core/plan/index';
@@ -57,7 +57,7 @@ function planFile(command: 'plan' | 'check', path: string, argv: readonly string
 function planned(facts: Facts, now: number) {
   const result = plan({ facts, now, conditions: conditionsOf(facts, now) });
   const rows = checkRows(result, facts, ({ joint }) =>
-    remediesFor(joint.below, joint.above).map((remedy) => `${remedy.text} (${remedy.verdict})`),
+    remediesFor(joint.below, joint.above, knownIn(joint.answer)).map((remedy) => `${remedy.text} (${remedy.verdict})`),
   );
   return { result, rows };
 }

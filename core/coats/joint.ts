@@ -68,8 +68,17 @@ export function joint(below: Below, above: Above, known: Known = {}): JointAnswe
     thinning(above),
   ].filter((finding) => finding !== null);
   const worst = findings.reduce(worseOf);
-  const source = worst.rule.startsWith('1 ') ? 'own' : worst.rule.startsWith('1b') ? 'label' : 'default';
-  return { verdict: worst.verdict, rule: worst.rule, because: worst.because, source, findings };
+  return { verdict: worst.verdict, rule: worst.rule, because: worst.because, source: sourceOf(worst), findings };
+}
+
+/** What own evidence and label had said to an answer. */
+export function knownIn({ findings }: JointAnswer): Known {
+  const by = (source: 'own' | 'label') => findings.find((finding) => sourceOf(finding) === source) ?? null;
+  return { own: by('own'), label: by('label') };
+}
+
+function sourceOf({ rule }: Finding): JointAnswer['source'] {
+  return rule.startsWith('1 ') ? 'own' : rule.startsWith('1b') ? 'label' : 'default';
 }
 
 /** The worst of every material it may be, and which one that was. */

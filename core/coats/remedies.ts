@@ -1,6 +1,6 @@
 import { familyDrying, isOwnThinner } from '#core/drying/index';
 import { type Family, FAMILIES, type Lab, plain } from '#core/facts/index';
-import { type Above, type Below, isBetter, joint, type JointVerdict } from './joint.ts';
+import { type Above, type Below, isBetter, joint, type JointVerdict, type Known } from './joint.ts';
 
 export type Remedy = {
   readonly kind: 'wait' | 'scuff' | 'mist' | 'brush' | 'thinner' | 'promoter' | 'barrier' | 'base' | 'product' | 'stand-in';
@@ -19,12 +19,14 @@ const BARRIERS: readonly Family[] = ['water-acrylic', 'waterborne-sealer', 'alco
 const STAND_INS: readonly Family[] = ['water-acrylic', 'alcohol-acrylic', 'acrylic-enamel', 'acrylic-lacquer', 'alkyd-enamel'];
 
 /** What would mend a joint: each remedy is the changed joint judged again, kept only when it comes out better. */
-export function remediesFor(below: Below, above: Above): Remedy[] {
-  const now = joint(below, above).verdict;
+export function remediesFor(below: Below, above: Above, known: Known = {}): Remedy[] {
+  const now = joint(below, above, known).verdict;
   if (now === 'sits') return [];
   const offers: Remedy[] = [];
   const offer = (kind: Remedy['kind'], text: string, changed: { below?: Below; above?: Above }) => {
-    const verdict = joint(changed.below ?? below, changed.above ?? above).verdict;
+    // A label speaks of the two families in any state; own evidence only of the state it was seen in.
+    const still = changed.below ? { label: known.label } : known;
+    const verdict = joint(changed.below ?? below, changed.above ?? above, still).verdict;
     if (isBetter(verdict, now)) offers.push({ kind, text, verdict, ...changed });
   };
   if (below.family !== null) {

@@ -3,7 +3,7 @@ import type { AirSeries, Facts, Label, Place, Reading, Workshop } from '#core/fa
 import { DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index';
 import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts';
 import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
-import type { Mechanism } from './families.ts';
+import type { Mechanism } from './familyRow.ts';
 import { seriesAt, seriesText, windAt } from './series.ts';
 
 /** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */

@@ -1,4 +1,4 @@
-import type { Mechanism } from './families.ts';
+import type { Mechanism } from './familyRow.ts';
 
 /** The drying clock: progress per real hour depends on temperature, humidity, air and film (BRIEF §8). */
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Mechanism } from './families.ts';
+import type { Mechanism } from './familyRow.ts';
 import {
   airVerdict,
   dewAnswer,

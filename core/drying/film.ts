@@ -2,7 +2,8 @@ import type { Family, Label } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import type { DryingClocks } from './climate.ts';
 import { filmSlowing } from './clock.ts';
-import { type FamilyDrying, familyDrying } from './families.ts';
+import { familyDrying } from './families.ts';
+import type { FamilyDrying } from './familyRow.ts';
 
 /** One set of coats of one product, laid together on a zone. */
 export type FilmSet = {

@@ -73,6 +73,19 @@ describe('questions of a script', () => {
     expect(answer('joint', { ...input, label: 'names' })).toMatchObject({ verdict: 'sits', source: 'label' });
     expect(answer('joint', { ...input, label: 'names', own: 'lifted' })).toMatchObject({ verdict: 'stop', source: 'own' });
     expect(answer('joint', { ...input, below: { ...input.below, state: 'wet' }, own: 'held' })).toMatchObject({ verdict: 'stop' });
+    expect(answer('joint', { ...input, own: 'held' }).remedies).toEqual([]);
+    const fine = {
+      below: { family: 'lacquer-primer', material: 'steel', state: 'dry' },
+      above: { family: 'acrylic-enamel', role: 'colour', by: 'aerosol' },
+    };
+    expect(answer('joint', fine)).toMatchObject({ verdict: 'sits', remedies: [] });
+    for (const said of [{ own: 'lifted' }, { label: 'forbids' }] as const) {
+      const stopped = answer('joint', { ...fine, ...said });
+      expect(stopped.verdict).toBe('stop');
+      expect((stopped.remedies as unknown[]).length).toBeGreaterThan(0);
+    }
+    const forbidden = answer('joint', { ...fine, label: 'forbids' }).remedies as { kind: string }[];
+    expect(forbidden.filter(({ kind }) => kind === 'wait' || kind === 'scuff')).toEqual([]);
     expect(problem('joint', { ...input, own: 'perhaps' })?.at).toBe('own');
   });
   it('names place and mend of bad input', () => {

@@ -71,11 +71,12 @@ const QUESTIONS: Record<string, Question> = {
       label: z.enum(['forbids', 'names']).optional(),
     }),
     ({ below, above, own, label }) => {
-      const answer = joint(below, above, {
+      const known = {
         own: own ? outcomeFinding(own) : null,
         label: label && below.family ? labelFinding(label, below.family, plain(above.family)) : null,
-      });
-      const remedies = remediesFor(below, above).map(({ kind, text, verdict, barrier }) => ({
+      };
+      const answer = joint(below, above, known);
+      const remedies = remediesFor(below, above, known).map(({ kind, text, verdict, barrier }) => ({
         kind,
         text,
         verdict,

@@ -1,4 +1,4 @@
-import { isBetter, type JointVerdict, type Remedy, remediesFor } from '#core/coats/index';
+import { knownIn, isBetter, type JointVerdict, type Remedy, remediesFor } from '#core/coats/index';
 import type { Conditions } from '#core/drying/index';
 import { type Facts, type Lab, type Layer, type Part, type Piece, plain } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
@@ -79,7 +79,7 @@ export function pricedMends(
   const part = piece.parts.find((own) => own.id === entry.partId);
   if (!part) return [];
   const asIs = pricedOf('as it stands', plan({ facts, now, conditions, datesOf: [piece.id] }), piece.id);
-  const mended = remediesFor(entry.joint.below, entry.joint.above).flatMap((remedy): Mended[] => {
+  const mended = remediesFor(entry.joint.below, entry.joint.above, knownIn(entry.joint.answer)).flatMap((remedy): Mended[] => {
     const layers = layersMended({ ...remedy, lab }, part, entry.layerId, newId);
     if (!layers) return [];
     const changed: Piece = { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? { ...part, layers } : own)) };

@@ -15,7 +15,7 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
   const [fan, setFan] = useState(false);
   const [answer, setAnswer] = useState<WhatIfAnswer | null>(null);
   const wished = fan || Object.values(wish).some((value) => value !== 0);
-  const ask = useNewest(planner.whatIf, (answers) => setAnswer(answers.find((own) => own.pieceId === piece.id) ?? null));
+  const ask = useNewest(planner.whatIf, (answers) => setAnswer(wished ? (answers.find((own) => own.pieceId === piece.id) ?? null) : null));
   useEffect(() => {
     ask(facts, plan.now, { ...wish, ...(fan ? { air: 'fan' as const } : {}) });
   }, [facts, plan.now, wish, fan, ask]);

@@ -39,7 +39,8 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
         value={sheet.form ?? (sheet.hand === 'aerosol' ? 'aerosol' : undefined)}
         onChange={(form) => {
           const byHand = sheet.hand === 'aerosol' ? 'airbrush' : sheet.hand;
-          void onKeep({ ...sheet, form, hand: form === 'aerosol' ? 'aerosol' : byHand }, moved);
+          // What is sprayed from its can is not thinned.
+          void onKeep(form === 'aerosol' ? { ...thinnedByItsOwn, form, hand: 'aerosol' } : { ...sheet, form, hand: byHand }, moved);
         }}
       />
       {sheet.hand !== 'aerosol' && (
