@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { knownIn, remediesFor } from '#core/coats/index';
 import { conditionsOf } from '#core/drying/index';
 import { type Facts, type Problem, shiftFile } from '#core/facts/index';
-import { ask, checkRows, plan, planJson, questionSchemas, readWorkshopFile } from '#core/plan/index';
+import { plan } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
+import { ask, checkRows, planJson, questionSchemas } from '#core/ask/index';
+import { readWorkshopFile } from '#core/admission/index';
 
 /** The command line: the same core as the screens use. JSON on stdout, messages on stderr. */
 

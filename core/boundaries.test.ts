@@ -1,47 +1,124 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, relative } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { LAYERS } from './boundaries.ts';
+import { LAYERS, ROOMS } from './boundaries.ts';
 
 const root = new URL('.', import.meta.url).pathname;
+const project = join(root, '..');
 
-function violations(folder: string, file: string, text: string): string[] {
+type Source = { readonly file: string; readonly text: string };
+
+/** Every source file below a folder, by its path from the project; tests left out. */
+function sourcesIn(folder: string): Source[] {
+  return readdirSync(join(project, folder), { withFileTypes: true }).flatMap((entry) => {
+    const file = `${folder}/${entry.name}`;
+    if (entry.isDirectory()) return sourcesIn(file);
+    return /\.tsx?$/.test(entry.name) && !entry.name.includes('.test.') ? [{ file, text: readFileSync(join(project, file), 'utf8') }] : [];
+  });
+}
+
+function targetsOf(text: string): string[] {
+  return [...text.matchAll(/(?:from|import)\s*\(?\s*'([^']+)'/g)].map(([, target]) => target);
+}
+
+/** The room of core/plan a file stands in; null outside it, where the public index may open every room. */
+function roomOf(file: string): string | null {
+  const [, folder, ...rest] = file.split('/');
+  if (folder !== 'plan' || rest.join('/') === 'index.ts') return null;
+  return rest.length > 1 ? rest[0] : '.';
+}
+
+function violations({ file, text }: Source): string[] {
+  const folder = file.split('/')[1];
   const own = LAYERS.findIndex((layer) => layer.includes(folder));
-  const found: string[] = [];
-  for (const [, target] of text.matchAll(/from '([^']+)'/g)) {
+  const found = targetsOf(text).flatMap((target) => {
     const inside = /^#core\/([a-z]+)\/(.+)$/.exec(target);
     if (inside) {
       const other = LAYERS.findIndex((layer) => layer.includes(inside[1]));
-      if (inside[2] !== 'index') found.push(`${file} reaches inside ${target}`);
-      if (other >= own && inside[1] !== folder) found.push(`${file} imports upwards: ${target}`);
-    } else if (target.startsWith('../') || target.startsWith('#server') || target.startsWith('node:'))
-      found.push(`${file} leaves core: ${target}`);
-  }
+      if (inside[2] !== 'index') return [`${file} reaches inside ${target}`];
+      return other >= own ? [`${file} imports upwards: ${target}`] : [];
+    }
+    if (target.startsWith('.')) return withinFolder(file, target);
+    return target.startsWith('#server') || target.startsWith('node:') ? [`${file} leaves core: ${target}`] : [];
+  });
   if (/\bDate\.now\(|new Date\(\)|Math\.random\(|\bdocument\.|\bprocess\./.test(text))
     found.push(`${file} has a clock, chance or the outside world in it`);
   return found;
 }
 
+function withinFolder(file: string, target: string): string[] {
+  const to = relative(project, join(project, dirname(file), target));
+  if (to.split('/')[1] !== file.split('/')[1]) return [`${file} leaves its folder: ${target}`];
+  const [from, room] = [roomOf(file), roomOf(to)];
+  if (from === null || room === null || from === room) return [];
+  if (room !== '.' && !to.endsWith('/index.ts')) return [`${file} reaches inside the room ${room}: ${target}`];
+  return ROOMS.indexOf(room) > ROOMS.indexOf(from) ? [`${file} imports upwards: ${target}`] : [];
+}
+
+/** Files that import each other in a circle, each circle once as a chain of paths. */
+function circles(sources: readonly Source[]): string[] {
+  const files = new Map(sources.map((source) => [source.file, source]));
+  const next = ({ file, text }: Source): string[] =>
+    targetsOf(text)
+      .map((target) =>
+        target.startsWith('.')
+          ? relative(project, join(project, dirname(file), target))
+          : target.startsWith('#')
+            ? `${target.slice(1)}.ts`
+            : '',
+      )
+      .filter((to) => files.has(to));
+  const found: string[] = [];
+  const settled = new Set<string>();
+  const visit = (file: string, path: readonly string[]): void => {
+    const at = path.indexOf(file);
+    if (at >= 0) {
+      found.push([...path.slice(at), file].join(' > '));
+      return;
+    }
+    if (settled.has(file)) return;
+    for (const to of next(files.get(file) as Source)) visit(to, [...path, file]);
+    settled.add(file);
+  };
+  for (const file of files.keys()) visit(file, []);
+  return found;
+}
+
+const core = sourcesIn('core').filter(({ file }) => file.split('/').length > 2);
+
 describe('boundaries of core', () => {
-  it('names every folder', () => {
-    const folders = readdirSync(root, { withFileTypes: true })
-      .filter((entry) => entry.isDirectory())
-      .map((entry) => entry.name);
-    expect(folders.filter((folder) => !LAYERS.flat().includes(folder))).toEqual([]);
+  it('names every folder and every room', () => {
+    const folders = (path: string) =>
+      readdirSync(path, { withFileTypes: true })
+        .filter((entry) => entry.isDirectory())
+        .map((entry) => entry.name);
+    expect(folders(root).filter((folder) => !LAYERS.flat().includes(folder))).toEqual([]);
+    expect(folders(join(root, 'plan')).filter((room) => !ROOMS.includes(room))).toEqual([]);
+    for (const folder of LAYERS.flat()) expect(existsSync(join(root, folder, 'index.ts'))).toBe(true);
   });
 
   it('imports only downwards, through index files, and keeps the world out', () => {
-    const found = LAYERS.flat().flatMap((folder) =>
-      readdirSync(join(root, folder))
-        .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
-        .flatMap((file) => violations(folder, `${folder}/${file}`, readFileSync(join(root, folder, file), 'utf8'))),
-    );
-    expect(found).toEqual([]);
+    expect(core.flatMap(violations)).toEqual([]);
   });
 
-  it('notices a planted violation', () => {
-    expect(violations('units', 'units/planted.ts', "import { plan } from '#core/plan/index';")).toHaveLength(1);
-    expect(violations('plan', 'plan/planted.ts', "import { x } from '#core/units/quantities';")).toHaveLength(1);
-    expect(violations('plan', 'plan/planted.ts', 'const now = Date.now();')).toHaveLength(1);
+  it('has no files that import each other in a circle, in core, server or web', () => {
+    expect(circles(['core', 'server', 'web', 'demo'].flatMap(sourcesIn))).toEqual([]);
+  });
+
+  it('notices planted violations', () => {
+    const planted = (file: string, text: string) => violations({ file, text });
+    expect(planted('core/units/planted.ts', "import { plan } from '#core/plan/index';")).toHaveLength(1);
+    expect(planted('core/plan/planted.ts', "import { x } from '#core/units/quantities';")).toHaveLength(1);
+    expect(planted('core/plan/planted.ts', 'const now = Date.now();')).toHaveLength(1);
+    expect(planted('core/plan/films/planted.ts', "import { x } from '../steps/index.ts';")).toHaveLength(1);
+    expect(planted('core/plan/steps/planted.ts', "import { x } from '../films/history.ts';")).toHaveLength(1);
+    expect(planted('core/plan/steps/planted.ts', "import { x } from '../films/index.ts';")).toEqual([]);
+  });
+
+  it('notices a planted circle', () => {
+    const a = { file: 'core/units/a.ts', text: "import { b } from './b.ts';" };
+    const b = { file: 'core/units/b.ts', text: "import type { A } from './a.ts';" };
+    expect(circles([a, b])).toEqual(['core/units/a.ts > core/units/b.ts > core/units/a.ts']);
+    expect(circles([a, { ...b, text: '' }])).toEqual([]);
   });
 });

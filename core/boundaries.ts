@@ -5,10 +5,15 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['colour'],
   ['drying'],
   ['survey', 'strip', 'prep', 'safety'],
-  ['coats'],
+  ['coats', 'admission'],
   ['amounts'],
   ['masking'],
   ['schedule', 'buying'],
   ['bench', 'faults'],
   ['plan'],
+  ['ask'],
+  ['invented'],
 ];
+
+/** The rooms of core/plan, each through its index by those below it only; `.` is its own floor, where `plan` stands. */
+export const ROOMS: readonly string[] = ['films', 'verdicts', 'steps', 'dates', 'money', '.', 'guesses', 'ways'];

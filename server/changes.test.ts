@@ -5,13 +5,13 @@ import type { FastifyInstance } from 'fastify';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { type Facts, FORMAT, FORMAT_VERSION } from '#core/facts/index';
-import { generatedFacts } from '#core/plan/index';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
 import { runSensors } from './sensors.ts';
 import type { Db } from './store/database.ts';
 import type { Store } from './store/store.ts';
 import { openWorkshop } from './workshopFolder.ts';
+import { generatedFacts } from '#core/invented/index';
 
 let folder = '';
 let db: Db;

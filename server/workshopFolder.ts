@@ -1,6 +1,5 @@
 import { EMPTY_FACTS, shiftFile } from '#core/facts/index';
 import { newWorkshop, starterShelf } from '#core/buying/index';
-import { readWorkshopFile } from '#core/plan/index';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -8,6 +7,7 @@ import { type Db, openDatabase } from './store/database.ts';
 import { reencode } from './reencode.ts';
 import { Pictures } from './store/pictures.ts';
 import { Store } from './store/store.ts';
+import { readWorkshopFile } from '#core/admission/index';
 
 /** What the person set (folder, port) cannot be used; the message says what to do. */
 export class BadSetting extends Error {}

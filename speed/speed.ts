@@ -2,8 +2,9 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { conditionsOf, DryingClocks, filmTimes } from '#core/drying/index';
 import { readWorkshopText } from '#core/facts/index';
-import { generatedFacts, plan } from '#core/plan/index';
+import { plan } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
+import { generatedFacts } from '#core/invented/index';
 
 /** One table of measured figures, fixed seeds: `npm run speed` (after a build for the bytes). */
 

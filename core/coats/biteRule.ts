@@ -1,6 +1,6 @@
 import { plain } from '#core/facts/index';
 import { bareResistance, biteOf, ENAMELS, filmResistance, isPlastic, KIND_TO } from './bite.ts';
-import type { Above, Below, Finding } from './joint.ts';
+import type { Above, Below, Finding } from './jointTypes.ts';
 
 /** Bite less resistance: ≤ 0 sits, 1 care, 2 and more stop. */
 export type BiteFinding = Finding & { readonly margin: number };

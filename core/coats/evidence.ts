@@ -1,6 +1,6 @@
 import type { FilmState } from '#core/drying/index';
 import type { Material } from '#core/facts/index';
-import type { Finding, JointVerdict } from './joint.ts';
+import type { Finding, JointVerdict } from './jointTypes.ts';
 
 /** Rule 1: what the person's own boards and finished jobs have shown (BRIEF §6). */
 

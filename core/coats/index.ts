@@ -14,7 +14,8 @@ export {
   reliefEffect,
   REMOVAL_UM,
 } from './film.ts';
-export { type Above, type Below, type Finding, isBetter, joint, type JointAnswer, type JointVerdict, knownIn, worseOf } from './joint.ts';
+export { type Above, type Below, type Finding, isBetter, type JointAnswer, type JointVerdict, worseOf } from './jointTypes.ts';
+export { joint, knownIn } from './joint.ts';
 export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
 export { type JointBranch, jointInState, labelFinding, type StackJoint, stackJoint } from './stack.ts';

@@ -1,57 +1,9 @@
-import { type BelowFamily, type Family, FAMILIES, type Hand, isMetal, type Material, MATERIALS, plain, type Role } from '#core/facts/index';
-import { type FamilyDrying, familyDrying, type FilmState, isOwnThinner } from '#core/drying/index';
+import { type BelowFamily, type Family, FAMILIES, isMetal, MATERIALS, plain } from '#core/facts/index';
+import { type FamilyDrying, familyDrying, isOwnThinner } from '#core/drying/index';
 import { DECALS, ENAMELS, FILLERS, FLEXIBLE, WATER_TYPES } from './bite.ts';
 import { biteAgainstResistance } from './biteRule.ts';
 import { agedLacquer, lacquersMeet, namedPair } from './namedPairs.ts';
-
-export type JointVerdict = 'sits' | 'care' | 'stop';
-
-export type Below = {
-  /** null when the surface is bare. */
-  readonly family: BelowFamily | null;
-  readonly material: Material;
-  readonly state: FilmState;
-  readonly scuffed?: boolean;
-  readonly metallic?: boolean;
-  readonly role?: Role;
-  readonly ageDays?: number;
-  /** Reference hours since the last coat; absent: the needed point of that state is reached. */
-  readonly hours?: number;
-};
-
-export type Above = {
-  readonly family: Family;
-  readonly role?: Role;
-  readonly thinner?: Family;
-  readonly coat?: 'mist' | 'normal' | 'wet';
-  readonly by?: Hand;
-  readonly forPlastics?: boolean;
-  readonly promoter?: boolean;
-};
-
-/** One rule's answer. */
-export type Finding = { readonly verdict: JointVerdict; readonly rule: string; readonly because: string };
-
-export type JointAnswer = {
-  readonly verdict: JointVerdict;
-  readonly rule: string;
-  readonly because: string;
-  readonly source: 'own' | 'label' | 'default';
-  readonly findings: readonly Finding[];
-};
-
-const RANK: Record<JointVerdict, number> = { sits: 0, care: 1, stop: 2 };
-
-export function worseOf<T extends { verdict: JointVerdict }>(one: T, other: T): T {
-  return RANK[other.verdict] > RANK[one.verdict] ? other : one;
-}
-
-export function isBetter(one: JointVerdict, than: JointVerdict): boolean {
-  return RANK[one] < RANK[than];
-}
-
-/** What is known beyond the tables: the person's own evidence, and what the label of the upper product says. */
-export type Known = { readonly own?: Finding | null; readonly label?: Finding | null };
+import { type Above, type Below, type Finding, type JointAnswer, type Known, worseOf } from './jointTypes.ts';
 
 /**
  * Does this coat sit on that one? Rules 1–8 of BRIEF §6: the first of rules 1–5 that answers gives the bite verdict,

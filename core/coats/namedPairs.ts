@@ -2,7 +2,7 @@ import { type BelowFamily, isMetal, plain } from '#core/facts/index';
 import { familyDrying } from '#core/drying/index';
 import { ENAMELS, LACQUER_GROUP } from './bite.ts';
 import { totalBite } from './biteRule.ts';
-import type { Above, Below, Finding } from './joint.ts';
+import type { Above, Below, Finding } from './jointTypes.ts';
 
 /** Two lacquers that dissolve into each other: the group on itself or on nitro, nitro on nitro (BRIEF §6, lacquer group). */
 export function lacquersMeet(below: Below, above: Above): boolean {

@@ -1,6 +1,7 @@
 import { familyDrying, isOwnThinner } from '#core/drying/index';
 import { type Family, FAMILIES, type Lab, plain } from '#core/facts/index';
-import { type Above, type Below, isBetter, joint, type JointVerdict, type Known } from './joint.ts';
+import { type Above, type Below, isBetter, type JointVerdict, type Known } from './jointTypes.ts';
+import { joint } from './joint.ts';
 
 export type Remedy = {
   readonly kind: 'wait' | 'scuff' | 'mist' | 'brush' | 'thinner' | 'promoter' | 'barrier' | 'base' | 'product' | 'stand-in';

@@ -2,17 +2,8 @@ import { type BelowFamily, type Family, type Material, plain } from '#core/facts
 import type { FilmState } from '#core/drying/index';
 import { wantsPromoter } from './bite.ts';
 import { type Evidence, evidenceFinding, paintKey } from './evidence.ts';
-import {
-  type Above,
-  type Below,
-  type Finding,
-  isBetter,
-  OWN_KEY_DAYS,
-  joint,
-  type JointAnswer,
-  type JointVerdict,
-  type Known,
-} from './joint.ts';
+import { type Above, type Below, type Finding, isBetter, type JointAnswer, type JointVerdict, type Known } from './jointTypes.ts';
+import { OWN_KEY_DAYS, joint } from './joint.ts';
 import type { ResolvedLayer } from './resolve.ts';
 
 /** One state of the film below in which the next layer may go on: a legal branch of the schedule. */

@@ -21,8 +21,10 @@ import {
 } from '#core/facts/index';
 import { refusedMethod, withAllowedMethods } from '#core/strip/index';
 import { toIso } from '#core/units/index';
-import { isPlanned, partKey, plan, preparationOf } from './index.ts';
-import { NOW, shelf } from './testBench.ts';
+import { NOW, shelf } from '#core/invented/index';
+import { plan } from './plan.ts';
+import { partKey, preparationOf } from './steps/index.ts';
+import { isPlanned } from '#core/safety/index';
 
 /** Whatever a survey may say of a piece: the plan keeps every rule, and no path leads round a veto. */
 

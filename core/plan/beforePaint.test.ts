@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import { eventSchema, type LogEvent, type Mark, type Part, type Piece } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { partKey, pieceKey, plan, preparationOf, priceWays, withPiece } from './index.ts';
-import { at, done, NOW, part, piece, planOf, shelf, steps } from './testBench.ts';
+import { at, done, NOW, part, piece, planOf, shelf, steps } from '#core/invented/index';
+import { plan } from './plan.ts';
+import { partKey, pieceKey, preparationOf } from './steps/index.ts';
+import { priceWays, withPiece } from './ways/index.ts';
 
 const steel = (more: Partial<Part> = {}) => part({ material: 'steel', finish: 'flaking', ...more });
 const stripped = (

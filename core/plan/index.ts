@@ -1,23 +1,34 @@
-export { ask, type AskProblem, QUESTION_NAMES, questionSchemas } from './ask.ts';
-export { type CheckRow, checkRows, planJson } from './check.ts';
-export { type BoardProposal, designBoard, proposeBoard, type Varies } from './boards.ts';
-export { type Drafted, draftPiece, layersOfSystem, type QuickAnswers, type WhereNow } from './draft.ts';
-export { type FilmAhead, filmsAhead, type FilmsAhead } from './filmStages.ts';
-export type { BandOfFilm, HangingPart } from './hanging.ts';
-export { partKey, pieceKey, type Stage } from './keys.ts';
-export { layersMended, type Mended, pricedMends } from './mends.ts';
-export type { PieceMoney } from './money.ts';
-export { plan, type PiecePlan, type Plan, type PlanInput, type PlannedStep } from './plan.ts';
-export { bathsOf, type Preparation, preparationOf } from './preparation.ts';
-export { seededRandom } from './risk.ts';
-export type { Session } from './sessions.ts';
-export type { LayerView, StackView } from './stackView.ts';
-export type { CoatOfStep, JointOfPart, Step } from './step.ts';
-export { isPlanned } from './groups.ts';
-export { stripChoice, type StripChoice } from './stripChoice.ts';
-export { readWorkshopFile } from './readWorkshopFile.ts';
-export { type Outlook, outlook, sharpen, type SharpenQuestion } from './sharpen.ts';
+export { type PlannedStep, seededRandom, type Session } from './dates/index.ts';
+export { type BandOfFilm, type FilmAhead, filmsAhead, type FilmsAhead, type HangingPart } from './films/index.ts';
+export {
+  type Drafted,
+  draftPiece,
+  layersOfSystem,
+  type Outlook,
+  outlook,
+  type QuickAnswers,
+  sharpen,
+  type SharpenQuestion,
+  type WhereNow,
+} from './guesses/index.ts';
+export type { PieceMoney } from './money/index.ts';
+export type { PiecePlan } from './piecePlan.ts';
+export { plan, type Plan, type PlanInput } from './plan.ts';
+export { bathsOf, type CoatOfStep, partKey, pieceKey, type Preparation, preparationOf, type Stage, type Step } from './steps/index.ts';
+export { type JointOfPart, layersMended, type LayerView, type StackView, stripChoice, type StripChoice } from './verdicts/index.ts';
 export { type PieceView, planView, type PlanView } from './view.ts';
-export { type WhatIf, type WhatIfAnswer, whatIf } from './whatIf.ts';
-export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
-export { generatedFacts } from './generated.ts';
+export {
+  type BoardProposal,
+  designBoard,
+  type Mended,
+  pricedMends,
+  type PricedWay,
+  priceWays,
+  proposeBoard,
+  type Varies,
+  type Way,
+  type WhatIf,
+  whatIf,
+  type WhatIfAnswer,
+  withPiece,
+} from './ways/index.ts';

@@ -2,8 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Layer, LogEvent, Part, Piece } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { designBoard, filmsAhead, partKey, plan, pricedMends, proposeBoard, whatIf } from './index.ts';
-import { at, clear, coat, enamel, lacquer, NOW, part, piece, planOf, primed, primer, shelf, steps } from './testBench.ts';
+import { at, clear, coat, enamel, lacquer, NOW, part, piece, planOf, primed, primer, shelf, steps } from '#core/invented/index';
+import { filmsAhead } from './films/index.ts';
+import { plan } from './plan.ts';
+import { partKey } from './steps/index.ts';
+import { designBoard, pricedMends, proposeBoard, whatIf } from './ways/index.ts';
 
 const abs = (more: Partial<Part> = {}) => part({ material: 'abs', layers: [lacquer()], ...more });
 const factsOf = (pieces: Piece[], events: LogEvent[] = [], more: Partial<Facts> = {}): Facts => ({ ...shelf, pieces, events, ...more });

@@ -3,9 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import { type Facts, FAMILIES, type Family, type Layer, type LogEvent, MATERIALS, type Part, type Role } from '#core/facts/index';
 import { type Minute, toIso } from '#core/units/index';
-import { historyOf } from './history.ts';
-import { type Plan, type PlannedStep, plan } from './plan.ts';
-import { NOW, part, piece, shelf } from './testBench.ts';
+import { NOW, part, piece, shelf } from '#core/invented/index';
+import type { PlannedStep } from './dates/index.ts';
+import { historyOf } from './films/index.ts';
+import { type Plan, plan } from './plan.ts';
 
 /**
  * Plans lived through at the bench: whatever the plan says comes next is done when it says, logged, and planned anew. The end is

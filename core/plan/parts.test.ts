@@ -7,15 +7,10 @@ import { type DoneEvent, EMPTY_FACTS, type Facts, newPart, newPiece, type LogEve
 import { cautionsFor, coatHazards } from '#core/safety/index';
 import { CLEANERS, lastWipe } from '#core/prep/index';
 import { toIso } from '#core/units/index';
-import { laidFilms, type PlannedFilm, tapeOffWindow, timesOf } from './films.ts';
-import { dwell, nextCoat, onceReached, soonAfter, tapeOff } from './gaps.ts';
-import { groupParts } from './groups.ts';
-import { historyOf } from './history.ts';
-import { factorFrom } from './learning.ts';
-import type { Step } from './step.ts';
-import { preparationOf } from './preparation.ts';
-import { stripChoice } from './stripChoice.ts';
-import { paintNeeds } from './supply.ts';
+import { paintNeeds } from './dates/index.ts';
+import { factorFrom, historyOf, laidFilms, type PlannedFilm, tapeOffWindow, timesOf } from './films/index.ts';
+import { dwell, groupParts, nextCoat, onceReached, preparationOf, soonAfter, type Step, tapeOff } from './steps/index.ts';
+import { stripChoice } from './verdicts/index.ts';
 
 const NOW = 30_000_000;
 const room = new DryingClocks({ room: { start: NOW, tempC: [20], rh: [50], rests: '', measured: false } });

@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import { type Facts, type LogEvent, readWorkshopText, shiftFile } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
-import { generatedFacts } from './generated.ts';
-import { plan, type Plan } from './index.ts';
+import { generatedFacts } from '#core/invented/index';
+import { plan, type Plan } from './plan.ts';
 
 const read = readWorkshopText(readFileSync(new URL('../../demo/breakwater.json', import.meta.url), 'utf8'));
 if (!read.ok) throw new Error(read.problem.error);

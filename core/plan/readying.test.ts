@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Facts, Layer, LogEvent } from '#core/facts/index';
-import { at, cans, done, enamel, lacquer, part, piece, planOf, primer, shelf, steps, workshop } from './testBench.ts';
+import { at, cans, done, enamel, lacquer, part, piece, planOf, primer, shelf, steps, workshop } from '#core/invented/index';
 
 describe('bare polypropylene', () => {
   const skid = (material: 'pp' | 'unknown' | 'abs') => part({ material, layers: [lacquer()] });

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { toIso } from '#core/units/index';
 import type { Layer, LogEvent, Part, Piece } from '#core/facts/index';
-import { partKey, pieceKey, type Stage } from './index.ts';
-import { NOW, base, shelf, primer, lacquer, enamel, clear, part, planOf, steps, at, done, coat, primed } from './testBench.ts';
+import { at, base, clear, coat, done, enamel, lacquer, NOW, part, planOf, primed, primer, shelf, steps } from '#core/invented/index';
+import { partKey, pieceKey, type Stage } from './steps/index.ts';
 
 /** One invented piece at a time, told as a restorer would, and what the plan must say to it. */
 

@@ -1,7 +1,7 @@
 import type { OrderAnswer } from '#core/masking/index';
-import type { PiecePlan, Plan } from './plan.ts';
-import type { JointOfPart } from './step.ts';
-import type { StripChoice } from './stripChoice.ts';
+import type { PiecePlan } from './piecePlan.ts';
+import type { Plan } from './plan.ts';
+import type { JointOfPart, StripChoice } from './verdicts/index.ts';
 
 /** The plan as plain data, without the gap functions: what a worker can hand to a screen. */
 export type PieceView = Omit<PiecePlan, 'steps'> & {

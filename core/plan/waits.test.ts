@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Facts, Family, Layer, Role } from '#core/facts/index';
-import { coat, layer, part, planOf, primer, shelf, steps, workshop } from './testBench.ts';
+import { coat, layer, part, planOf, primer, shelf, steps, workshop } from '#core/invented/index';
 
 /** Waits that a plan keeps at a steady 20 °C and 50 %, with somebody at the bench day and night, against the table of the trade. */
 

@@ -1,6 +1,6 @@
 import type { Family } from '#core/facts/index';
 
-export { type StopRule, SURVEY_STOP_RULES, unplannedBecause } from './surveyStops.ts';
+export { isPlanned, type StopRule, SURVEY_STOP_RULES, unplannedBecause } from './surveyStops.ts';
 
 /** Cautions of BRIEF §15: shown once beside the step, never behind a click. */
 

@@ -1,4 +1,4 @@
-import type { SurveyStop } from '#core/facts/index';
+import type { Part, SurveyStop } from '#core/facts/index';
 
 /** What the survey may meet: how to know it, what to do, and what it does to the plan (BRIEF §15). */
 export type StopRule = {
@@ -63,4 +63,9 @@ export function unplannedBecause(stops: readonly SurveyStop[] | undefined): stri
   if (!stop) return null;
   const rule = SURVEY_STOP_RULES[stop];
   return `${rule.name}: ${rule.caution}`;
+}
+
+/** Whether anything is planned on a part: not where a hazard leaves it alone, nor where it is only masked in place or gone. */
+export function isPlanned(part: Part): boolean {
+  return unplannedBecause(part.stops) === null && part.maskedInPlace !== true && part.gone !== true;
 }

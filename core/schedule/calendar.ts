@@ -57,3 +57,11 @@ export function benchIntervals(free: readonly FreeInterval[], now: Minute): Free
     .map((span) => ({ from: Math.max(now, span.from) + (span.from > now ? LAY_OUT_MINUTES : 0), to: span.to - PACK_UP_MINUTES }))
     .filter((span) => span.to - span.from >= 5);
 }
+
+/** The stay that is on now, or begins now, cut to the minutes the person has. */
+export function cutToStay(free: readonly FreeInterval[], now: Minute, minutes: number | undefined): FreeInterval[] {
+  if (minutes === undefined) return [...free];
+  const on = free.find((span) => span.from <= now && now < span.to);
+  const rest = free.filter((span) => span !== on);
+  return [{ from: now, to: now + minutes }, ...rest];
+}

@@ -2,6 +2,7 @@ export { areaMm2, faceAreaMm2, isPerforated, type PaintedFace, paintedFaces, par
 export { type Limited, withinLimit } from './limit.ts';
 export { type DensityAnswer, materialByDensity } from './density.ts';
 export { facesOfMesh, measureMesh, meshInMm, type MeshMeasure, MeshProblem, type MeshUnit, type Progress } from './mesh.ts';
+export { type Awaited, isCommitted, lastAwaited } from './parcels.ts';
 export { LEAST_WALL_MM, POST_THREADS, type PostPlan, postPlan, wallLeft } from './posts.ts';
 export { fitOrder, type Unreachable, unreachableLater } from './reassembly.ts';
 export { bodyOfLength, facesOfShape, type Shape, SHAPE_SIZES, SHAPES, type ShapeFace, wireCage } from './shapes.ts';

@@ -1,5 +1,4 @@
 import { COLLECTION_NAMES, type Facts, FORMAT, FORMAT_VERSION, type WorkshopFile } from '#core/facts/index';
-import { readWorkshopFile } from '#core/plan/index';
 import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
@@ -8,6 +7,7 @@ import type { Changes } from '../changes.ts';
 import { reencode } from '../reencode.ts';
 import type { Pictures, StoredPicture } from '../store/pictures.ts';
 import { BadFact, type Store } from '../store/store.ts';
+import { readWorkshopFile } from '#core/admission/index';
 
 const countsSchema = z.record(z.string(), z.object({ now: z.int(), file: z.int() }));
 const answerSchema = z.object({ applied: z.boolean(), counts: countsSchema });

@@ -5,7 +5,7 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 import { Why } from '../../views/Why.tsx';
-import type { SectionProps } from './JobSheet.tsx';
+import type { SectionProps } from './sectionProps.ts';
 import { WhatIf } from './WhatIf.tsx';
 
 /** Every step with its time and what holds it; the likely and the safe end. */

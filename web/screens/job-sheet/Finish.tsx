@@ -7,7 +7,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Cautions } from '../../views/Cautions.tsx';
-import type { SectionProps } from './JobSheet.tsx';
+import type { SectionProps } from './sectionProps.ts';
 
 /** What must have come and cured before the parts go together, and the last checks. */
 export function Finish({ piece, view }: SectionProps) {

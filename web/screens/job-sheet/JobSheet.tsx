@@ -1,7 +1,6 @@
 import { type ComponentType, useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { plain, type Piece } from '#core/facts/index';
-import type { PieceView } from '#core/plan/index';
 import { Lost } from '../../app/Lost.tsx';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
@@ -16,9 +15,8 @@ import { Money } from './Money.tsx';
 import { RecordSection } from './RecordSection.tsx';
 import { Strip } from './strip/Strip.tsx';
 import { Survey } from './survey/Survey.tsx';
+import type { SectionProps } from './sectionProps.ts';
 import { sectionStates } from './sectionStates.ts';
-
-export type SectionProps = { readonly piece: Piece; readonly view: PieceView };
 
 const SECTIONS: readonly { readonly key: string; readonly name: string; readonly Section: ComponentType<SectionProps> }[] = [
   { key: 'survey', name: 'Survey', Section: Survey },

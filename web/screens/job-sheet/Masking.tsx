@@ -1,4 +1,3 @@
-import { isPlanned } from '#core/plan/index';
 import { hexOf } from '#core/colour/index';
 import { type Part, plain } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
@@ -8,8 +7,9 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Divide } from './Divide.tsx';
 import { sentence } from '../../views/sentence.ts';
-import type { SectionProps } from './JobSheet.tsx';
+import type { SectionProps } from './sectionProps.ts';
 import { PartTabs, usePart } from './PartTabs.tsx';
+import { isPlanned } from '#core/safety/index';
 
 /** Which colour first, what is covered, and when tape goes on and comes off. */
 export function Masking({ piece, view }: SectionProps) {

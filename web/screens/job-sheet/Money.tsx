@@ -7,7 +7,7 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { BudgetBar } from '../../views/BudgetBar.tsx';
 import { Why } from '../../views/Why.tsx';
-import type { SectionProps } from './JobSheet.tsx';
+import type { SectionProps } from './sectionProps.ts';
 
 /** Bought, planned, used; what the shelf covers and what must still be bought for this piece. */
 export function Money({ piece, view }: SectionProps) {

@@ -2,7 +2,7 @@ import { toMinute } from '#core/units/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { Entry } from '../log/Log.tsx';
 import { NoteForm } from '../log/NoteForm.tsx';
-import type { SectionProps } from './JobSheet.tsx';
+import type { SectionProps } from './sectionProps.ts';
 
 /** What was done to this piece, with what, when. */
 export function RecordSection({ piece }: SectionProps) {

@@ -1,5 +1,4 @@
 import type { Layer } from '#core/facts/index';
-import { isPlanned } from '#core/plan/index';
 import { useState } from 'react';
 import { useSaving } from '../../../app/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
@@ -13,9 +12,10 @@ import { MissedWindow } from './MissedWindow.tsx';
 import { Optional } from './Optional.tsx';
 import { Systems } from './Systems.tsx';
 import { Tiles } from './Tiles.tsx';
-import type { SectionProps } from '../JobSheet.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 import { LayerList } from './LayerList.tsx';
 import { PartTabs, usePart } from '../PartTabs.tsx';
+import { isPlanned } from '#core/safety/index';
 
 const RANK = { sits: 0, care: 1, stop: 2 } as const;
 

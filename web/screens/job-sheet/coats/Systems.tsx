@@ -1,13 +1,14 @@
 import { labOf } from '#core/colour/index';
 import { readySystems, type SystemKind } from '#core/coats/index';
 import type { Layer, Part, Piece } from '#core/facts/index';
-import { isPlanned, layersOfSystem } from '#core/plan/index';
+import { layersOfSystem } from '#core/plan/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../../app/useFacts.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { colourName } from '../../../views/SwatchPicker.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { isPlanned } from '#core/safety/index';
 
 /** Three ready systems and the person's own to start from; this stack kept as one, or copied to other parts. */
 export function Systems({

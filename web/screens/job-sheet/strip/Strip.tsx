@@ -1,13 +1,13 @@
 import { plain } from '#core/facts/index';
-import { isPlanned, preparationOf } from '#core/plan/index';
-import type { Hazard } from '#core/safety/index';
+import { preparationOf } from '#core/plan/index';
+import { type Hazard, isPlanned } from '#core/safety/index';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { Cautions } from '../../../views/Cautions.tsx';
 import { Chips } from '../../../views/Chips.tsx';
-import type { SectionProps } from '../JobSheet.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
 import { Gate } from './Gate.tsx';
 import { Methods } from './Methods.tsx';

@@ -1,13 +1,13 @@
 import { plain } from '#core/facts/index';
-import { isPlanned } from '#core/plan/index';
 import { useSearchParams } from 'react-router';
 import { GuessMark } from '../GuessMark.tsx';
-import type { SectionProps } from '../JobSheet.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 import { Marks } from './Marks.tsx';
 import { PartTree } from './PartTree.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Sharpen } from './Sharpen.tsx';
 import { Walk } from './Walk.tsx';
+import { isPlanned } from '#core/safety/index';
 
 /** The piece with its marks on the left, its parts on the right, and the next question above both. */
 export function Overview({ piece, view }: SectionProps) {

@@ -9,7 +9,7 @@ import { Chips } from '../../../views/Chips.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { duplicatedPart } from '../../pieces/duplicated.ts';
 import { GuessMark, settled } from '../GuessMark.tsx';
-import type { SectionProps } from '../JobSheet.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { PartTree } from './PartTree.tsx';
 import { PartSize } from './PartSize.tsx';

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { Chips } from '../../../views/Chips.tsx';
-import type { SectionProps } from '../JobSheet.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 import { Overview } from './Overview.tsx';
 import { PartsEditor } from './PartsEditor.tsx';
 import { TakingApart } from './TakingApart.tsx';

@@ -2,7 +2,7 @@ import type { Piece } from '#core/facts/index';
 import { postPlan } from '#core/survey/index';
 import { Link } from 'react-router';
 import { Cautions } from '../../../views/Cautions.tsx';
-import type { SectionProps } from '../JobSheet.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 import { Bags } from './Bags.tsx';
 import { Fastenings } from './Fastenings.tsx';
 import { FitOrder } from './FitOrder.tsx';

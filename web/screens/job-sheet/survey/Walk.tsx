@@ -1,10 +1,10 @@
 import type { Piece } from '#core/facts/index';
-import { isPlanned } from '#core/plan/index';
 import { answered, isAnswered, walkQuestions } from '#core/survey/index';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { usePieceSave } from '../pieceChanges.ts';
 import { WalkAnswers } from './WalkAnswers.tsx';
+import { isPlanned } from '#core/safety/index';
 
 /** One question at a time, those that matter most first; each may be passed over and come back to. */
 export function Walk({ piece }: { piece: Piece }) {

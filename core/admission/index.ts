@@ -1,0 +1,1 @@
+export { readWorkshopFile } from './readWorkshopFile.ts';

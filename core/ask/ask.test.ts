@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { ask, QUESTION_NAMES, questionSchemas } from './ask.ts';
+
+const answer = (name: string, input: unknown) => {
+  const asked = ask(name, input);
+  if (!asked.ok) throw new Error(`${asked.problem.at}: ${asked.problem.error}`);
+  return asked.answer as Record<string, unknown>;
+};
+const problem = (name: string, input: unknown) => {
+  const asked = ask(name, input);
+  return asked.ok ? null : asked.problem;
+};
+
+describe('questions of a script', () => {
+  it('answers each with a because', () => {
+    const inputs: Record<string, unknown> = {
+      dew: { airC: 12, rh: 85 },
+      clock: { mechanism: 'oxidation', referenceHours: 48, startHour: 0, tempC: [10], rh: [50] },
+      strip: { material: 'zinc', method: 'gel', finish: 'sound' },
+      joint: { below: { family: null, material: 'zinc' }, above: { family: 'lacquer-primer' } },
+      amount: { family: 'acrylic-lacquer', tool: 'aerosol', faces: [{ longMm: 75, shortMm: 30 }], coats: 1 },
+      ladder: { from: 80, next: 'colour' },
+      hide: { groundLab: { l: 95, a: 0, b: 0 }, coatLab: { l: 20, a: 0, b: 0 }, share: 0.1 },
+    };
+    expect(Object.keys(inputs).sort()).toEqual([...QUESTION_NAMES].sort());
+    for (const [name, input] of Object.entries(inputs)) {
+      const got = answer(name, input);
+      expect(String(got.because).length).toBeGreaterThan(10);
+      expect(['own', 'label', 'default']).toContain(got.source);
+    }
+  });
+  it('meets the worked figures', () => {
+    expect(answer('clock', { mechanism: 'oxidation', referenceHours: 48, startHour: 0, tempC: [10], rh: [50] }).hours).toBeCloseTo(96, 2);
+    expect(answer('dew', { airC: 22, rh: 65 }).verdict).toBe('sits');
+    expect(
+      answer('amount', { family: 'acrylic-lacquer', tool: 'aerosol', faces: Array(5).fill({ longMm: 30, shortMm: 75 }), coats: 2 }),
+    ).toMatchObject({ holds: 'sweeps' });
+    expect(
+      answer('amount', { filmUm: 12, solids: 0.1, tool: 'aerosol', faces: Array(5).fill({ longMm: 75, shortMm: 30 }), coats: 1 }).filmMl,
+    ).toBeCloseTo(4.5, 1);
+    expect(answer('clock', { mechanism: 'coalescence', referenceHours: 1, startHour: 3, tempC: [5], rh: [50] }).hours).toBeNull();
+  });
+  it('lists methods and the advised one without a method', () => {
+    const got = answer('strip', { material: 'aluminium' });
+    expect((got.methods as { method: string; verdict: string }[]).find((row) => row.method === 'caustic')?.verdict).toBe('never');
+    expect(got.advised).toBe('gel');
+    expect(answer('strip', { material: 'steel', finish: 'bare' }).advised).toBeNull();
+  });
+  it('slows a thick film and speeds with a fan', () => {
+    const hours = (more: object) =>
+      answer('clock', { mechanism: 'evaporation', referenceHours: 10, startHour: 0, tempC: [20], rh: [50], ...more }).hours;
+    expect(hours({ filmRatio: 2 })).toBeCloseTo(40, 3);
+    expect(hours({ filmRatio: 2, stage: 'coat' })).toBeCloseTo(20, 3);
+    expect(hours({ air: 'fan' })).toBeCloseTo(10 / 1.3, 3);
+    expect(hours({ air: 'box' })).toBeCloseTo(10 / 0.7, 3);
+  });
+  it('offers ways to mend a stop', () => {
+    const got = answer('joint', {
+      below: { family: null, material: 'polystyrene', scuffed: true },
+      above: { family: 'acrylic-lacquer', by: 'aerosol' },
+    });
+    expect(got.verdict).toBe('stop');
+    expect((got.remedies as { text: string }[]).length).toBeGreaterThan(1);
+  });
+  it('lets own evidence and a label speak for the bite, and gives the tables back without them', () => {
+    const input = {
+      below: { family: 'alkyd-enamel', material: 'steel', state: 'dry', scuffed: true },
+      above: { family: 'acrylic-lacquer', by: 'aerosol' },
+    };
+    expect(answer('joint', input)).toMatchObject({ verdict: 'stop', source: 'default' });
+    expect(answer('joint', { ...input, own: 'held' })).toMatchObject({ verdict: 'sits', source: 'own', rule: '1 own evidence' });
+    expect(answer('joint', { ...input, own: 'softened' })).toMatchObject({ verdict: 'care', source: 'own' });
+    expect(answer('joint', { ...input, label: 'names' })).toMatchObject({ verdict: 'sits', source: 'label' });
+    expect(answer('joint', { ...input, label: 'names', own: 'lifted' })).toMatchObject({ verdict: 'stop', source: 'own' });
+    expect(answer('joint', { ...input, below: { ...input.below, state: 'wet' }, own: 'held' })).toMatchObject({ verdict: 'stop' });
+    expect(answer('joint', { ...input, own: 'held' }).remedies).toEqual([]);
+    const fine = {
+      below: { family: 'lacquer-primer', material: 'steel', state: 'dry' },
+      above: { family: 'acrylic-enamel', role: 'colour', by: 'aerosol' },
+    };
+    expect(answer('joint', fine)).toMatchObject({ verdict: 'sits', remedies: [] });
+    for (const said of [{ own: 'lifted' }, { label: 'forbids' }] as const) {
+      const stopped = answer('joint', { ...fine, ...said });
+      expect(stopped.verdict).toBe('stop');
+      expect((stopped.remedies as unknown[]).length).toBeGreaterThan(0);
+    }
+    const forbidden = answer('joint', { ...fine, label: 'forbids' }).remedies as { kind: string }[];
+    expect(forbidden.filter(({ kind }) => kind === 'wait' || kind === 'scuff')).toEqual([]);
+    expect(problem('joint', { ...input, own: 'perhaps' })?.at).toBe('own');
+  });
+  it('names place and mend of bad input', () => {
+    const cases: readonly (readonly [string, unknown, string])[] = [
+      ['dew', { airC: 20, rh: 0 }, 'rh'],
+      ['dew', { airC: 20, rh: 50, wind: 3 }, '(whole)'],
+      ['clock', { mechanism: 'magic', referenceHours: 1, startHour: 0, tempC: [20], rh: [50] }, 'mechanism'],
+      ['clock', { mechanism: 'oxidation', referenceHours: 1, startHour: 0, tempC: [20, 21], rh: [50] }, 'tempC'],
+      ['clock', { mechanism: 'oxidation', referenceHours: -1, startHour: 0, tempC: [20], rh: [50] }, 'referenceHours'],
+      ['strip', { material: 'moonstone' }, 'material'],
+      ['joint', { below: { family: 'paint', material: 'zinc' }, above: { family: 'latex' } }, 'below.family'],
+      ['amount', { tool: 'aerosol', faces: [{ longMm: 1, shortMm: 1 }], coats: 1 }, '(whole)'],
+      ['amount', { family: 'candy', tool: 'aerosol', faces: [{ longMm: -1, shortMm: 1 }], coats: 1 }, 'faces.0.longMm'],
+      ['hide', { groundLab: { l: 200, a: 0, b: 0 }, coatLab: { l: 1, a: 0, b: 0 }, share: 0.1 }, 'groundLab.l'],
+      ['hide', { groundLab: { l: 20, a: 0, b: 0 }, coatLab: { l: 1, a: 0, b: 0 }, share: 1 }, 'share'],
+      ['tarot', {}, '(question)'],
+      ['constructor', {}, '(question)'],
+    ];
+    for (const [name, input, at] of cases) {
+      const got = problem(name, input);
+      expect([name, got?.at]).toEqual([name, at]);
+      expect(got?.mend.length).toBeGreaterThan(5);
+    }
+  });
+  it('publishes a schema for each', () => expect(Object.keys(questionSchemas())).toEqual(QUESTION_NAMES));
+});

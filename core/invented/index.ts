@@ -1,0 +1,21 @@
+export { generatedFacts } from './generated.ts';
+export {
+  at,
+  base,
+  cans,
+  clear,
+  coat,
+  done,
+  enamel,
+  lacquer,
+  layer,
+  NOW,
+  part,
+  piece,
+  planOf,
+  primed,
+  primer,
+  shelf,
+  steps,
+  workshop,
+} from './testBench.ts';

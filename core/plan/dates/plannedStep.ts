@@ -1,0 +1,12 @@
+import type { Placed } from '#core/schedule/index';
+import type { Minute } from '#core/units/index';
+import type { Step } from '../steps/index.ts';
+
+export type PlannedStep = Step & {
+  readonly placed: Placed | null;
+  readonly unplacedWhy?: string;
+  /** The legal stretch its start lies in; `to` null where it does not shut. */
+  readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
+  /** When it could start again if this window were missed; null where it never could or never shuts. */
+  readonly missedUntil: Minute | null;
+};

@@ -1,0 +1,19 @@
+import type { Evidence } from '#core/coats/index';
+import type { DryingClocks } from '#core/drying/index';
+import type { Facts, Part, Piece, Workshop } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
+import type { History } from './history.ts';
+
+/** Everything the step builders read. */
+export type PlanContext = {
+  readonly facts: Facts;
+  readonly workshop: Workshop;
+  readonly now: Minute;
+  readonly clocks: DryingClocks;
+  readonly history: History;
+  /** What boards and finished jobs have shown of joints. */
+  readonly evidence: readonly Evidence[];
+};
+
+/** Parts of a piece that go through the same steps at the same times. */
+export type PartGroup = { readonly piece: Piece; readonly lead: Part; readonly parts: readonly Part[] };

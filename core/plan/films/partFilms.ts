@@ -1,0 +1,111 @@
+import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
+import type { PartGroup, PlanContext } from './context.ts';
+import { laidFilms, type PlannedFilm, type Ref } from './films.ts';
+import type { PlacedLayer } from './layerOrder.ts';
+import { learnedFactor } from './learning.ts';
+
+/** Films on each zone of a part, metal first: what the log has laid, and what the plan lays on it. */
+export class PartFilms {
+  readonly #context: PlanContext;
+  readonly #group: PartGroup;
+  readonly #flatted: (layerIndex: number) => boolean;
+  readonly #films: PlannedFilm[][];
+
+  constructor(context: PlanContext, group: PartGroup, flatted: (layerIndex: number) => boolean) {
+    this.#context = context;
+    this.#group = group;
+    this.#flatted = flatted;
+    this.#films = group.lead.zones.map((zone) => this.#laidOn(zone.id));
+  }
+
+  get tops(): PlannedFilm[] {
+    return this.#films.flatMap((films) => films.slice(-1));
+  }
+
+  /** Films of one zone, by its place. */
+  on(zone: number): readonly PlannedFilm[] {
+    return this.#films[zone];
+  }
+
+  /** The top film of a layer's zones. */
+  top(placed: PlacedLayer): PlannedFilm {
+    return this.#films[placed.zones[0]].at(-1) as PlannedFilm;
+  }
+
+  /** Another coat of a layer on its zones. */
+  lay(placed: PlacedLayer, ref: Ref, first: boolean): void {
+    const { resolved, zones } = placed;
+    for (const zone of zones) {
+      const films = this.#films[zone];
+      const top = films.at(-1);
+      if (!first && top?.layerId === resolved.layer.id) {
+        films[films.length - 1] = { ...top, last: ref, coats: top.coats + 1, filmUm: top.filmUm + resolved.filmUm, observed: undefined };
+      } else {
+        films.push({
+          family: resolved.family,
+          role: resolved.role,
+          name: resolved.name,
+          lab: resolved.lab,
+          layerId: resolved.layer.id,
+          ...(resolved.product ? { productId: resolved.product.id } : {}),
+          label: resolved.label,
+          placeId: this.#context.workshop.dryPlaceId,
+          first: ref,
+          last: ref,
+          coats: 1,
+          filmUm: resolved.filmUm,
+          normalUm: resolved.filmUm,
+          flatted: false,
+          below: top,
+          learned: resolved.product ? learnedFactor(resolved.product.id, this.#context) : undefined,
+        });
+      }
+    }
+  }
+
+  /** The different films under a layer: one a zone, equal ones once. */
+  under(placed: PlacedLayer): { film: PlannedFilm | null }[] {
+    const seen = new Map<string, { film: PlannedFilm | null }>();
+    for (const zone of placed.zones) {
+      const films = this.#films[zone];
+      const own = films.findIndex((film) => film.layerId === placed.resolved.layer.id);
+      const film = (own >= 0 ? films[own - 1] : films.at(-1)) ?? null;
+      seen.set(film?.layerId ?? '-', { film });
+    }
+    return [...seen.values()];
+  }
+
+  /** The top films of these zones have been sanded flat. */
+  flat(zones: readonly number[]): void {
+    for (const zone of zones) {
+      const films = this.#films[zone];
+      const top = films.at(-1);
+      if (top) films[films.length - 1] = { ...top, flatted: true };
+    }
+  }
+
+  #laidOn(zoneId: string): PlannedFilm[] {
+    const { piece, lead } = this.#group;
+    const { history, facts } = this.#context;
+    const resolvedOf = (layerId: string): ResolvedLayer | undefined => {
+      const layer = lead.layers.find((candidate) => candidate.id === layerId);
+      return layer && resolveLayer(layer, facts);
+    };
+    const films = laidFilms(
+      history.coatsOn(piece.id, lead.id, zoneId),
+      (coat) => resolvedOf(coat.layerId)?.filmUm ?? coat.filmUm,
+      (coat) => resolvedOf(coat.layerId)?.label,
+      (coat) => (coat.productId ? learnedFactor(coat.productId, this.#context) : undefined),
+    );
+    const flattedAt = (film: PlannedFilm) => this.#flatted(lead.layers.findIndex((layer) => layer.id === film.layerId));
+    const known = films.map((film) =>
+      lead.layers.some((layer) => layer.id === film.layerId) && flattedAt(film) ? { ...film, flatted: true } : film,
+    );
+    const said = history.dryness(lead.id, zoneId)[0];
+    const top = known.at(-1);
+    if (said && top && 'at' in top.last && Date.parse(said.at) / 60_000 >= top.last.at) {
+      known[known.length - 1] = { ...top, observed: { stage: said.stage, seen: said.seen, at: Date.parse(said.at) / 60_000 } };
+    }
+    return known;
+  }
+}

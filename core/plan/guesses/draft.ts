@@ -1,0 +1,195 @@
+import { resolveLayer, readySystems, type SystemKind } from '#core/coats/index';
+import { labOf } from '#core/colour/index';
+import type { Aim, DoneEvent, Edge, Face, Hand, Lab, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
+import { EMPTY_FACTS } from '#core/facts/index';
+import { type PartDraft, TEMPLATES } from '#core/survey/index';
+import { type Minute, toIso } from '#core/units/index';
+import { coatKey } from '../steps/index.ts';
+
+/** A whole piece drafted from the few answers of quick-add: parts, faces, zones with edges, layers and past, every guess marked. */
+
+export type WhereNow = 'untouched' | 'bare' | 'primed' | 'coloured' | 'cleared';
+
+export type QuickAnswers = {
+  readonly name: string;
+  readonly looksLike: LooksLike;
+  readonly longestMm: number;
+  readonly colours: readonly { readonly name: string; readonly hex: string }[];
+  readonly aim: Aim;
+  readonly whereNow: WhereNow;
+  readonly since?: Minute;
+  readonly scale?: number;
+  readonly budget?: number;
+  readonly neededBy?: string;
+  readonly system?: SystemKind;
+};
+
+export type Drafted = { readonly piece: Piece; readonly events: readonly DoneEvent[] };
+
+const ORDER: readonly WhereNow[] = ['untouched', 'bare', 'primed', 'coloured', 'cleared'];
+const FIRST_PEG = 1;
+const MOST_PEGS = 40;
+
+/** `newId` gives a fresh id each call; `pegsTaken` are tags in use. */
+export function draftPiece(
+  answers: QuickAnswers,
+  now: Minute,
+  hands: readonly Hand[],
+  newId: () => string,
+  pegsTaken: readonly number[],
+  placeId: string,
+): Drafted {
+  const parts: Part[] = [];
+  const guesses: string[] = ['lead'];
+  let pegs = pegsTaken;
+  for (const draft of TEMPLATES[answers.looksLike](answers.longestMm)) {
+    const peg = freePeg(pegs);
+    if (peg !== null) pegs = [...pegs, peg];
+    const part = draftPart(draft, answers, newId, peg);
+    parts.push(part);
+    guesses.push(`material:${part.id}`, `size:${part.id}`);
+    if (answers.whereNow === 'untouched' && part.zones.some((zone) => zone.bare === undefined)) guesses.push(`finish:${part.id}`);
+  }
+  const piece: Piece = {
+    id: newId(),
+    name: answers.name,
+    looksLike: answers.looksLike,
+    longestMm: answers.longestMm,
+    aim: answers.aim,
+    createdAt: toIso(now),
+    leadExcluded: false,
+    mains: false,
+    parts,
+    guesses,
+    swatches: answers.colours.map((colour) => colour.hex),
+    finished: false,
+    parcels: [],
+    ...(answers.scale ? { scale: answers.scale } : {}),
+    ...(answers.budget !== undefined ? { budget: answers.budget } : {}),
+    ...(answers.neededBy ? { neededBy: answers.neededBy } : {}),
+  };
+  return { piece, events: recalledEvents(piece, answers, now, hands, newId, placeId) };
+}
+
+function freePeg(taken: readonly number[]): number | null {
+  for (let peg = FIRST_PEG; peg <= MOST_PEGS; peg++) if (!taken.includes(peg)) return peg;
+  return null;
+}
+
+function draftPart(draft: PartDraft, answers: QuickAnswers, newId: () => string, peg: number | null): Part {
+  const divided = draft.main === true && answers.colours.length > 1;
+  const upper: Zone = { id: newId(), name: divided ? 'Upper' : 'All over', ...(draft.bare ? { bare: draft.bare } : {}) };
+  const lower: Zone = { id: newId(), name: 'Lower' };
+  const zones = divided ? [upper, lower] : [upper];
+  const faces: Face[] = draft.faces.flatMap((face) => {
+    if (!divided) return [{ ...face, id: newId(), zoneId: upper.id }];
+    const half = { ...face, shortMm: Math.max(0.1, Math.round(face.shortMm * 5) / 10) };
+    return [
+      { ...half, id: newId(), zoneId: upper.id },
+      { ...half, id: newId(), zoneId: lower.id },
+    ];
+  });
+  const edges: Edge[] = divided
+    ? [{ a: upper.id, b: lower.id, mm: Math.min(5000, Math.round(2.8 * answers.longestMm)), curve: 'gentle' }]
+    : [];
+  return {
+    id: newId(),
+    name: draft.name,
+    material: draft.material,
+    copies: draft.copies,
+    finish: answers.whereNow === 'untouched' ? 'unknown' : 'bare',
+    printed: false,
+    staysClear: false,
+    zones,
+    faces,
+    edges,
+    pegs: peg === null ? [] : [peg],
+    layers: draft.bare ? [] : draftLayers(draft, answers, zones, newId),
+  };
+}
+
+/** A main part takes the first two colours, the others the last. */
+function draftLayers(draft: PartDraft, answers: QuickAnswers, zones: readonly Zone[], newId: () => string): Layer[] {
+  if (answers.colours.length === 0) return [];
+  const own = draft.main ? answers.colours.slice(0, 2) : answers.colours.slice(-1);
+  const colours = own.map((colour, index) => ({
+    name: colour.name,
+    lab: labOf(colour.hex),
+    covers: zones.length > 1 ? [zones[index].id] : ('all' as const),
+  }));
+  return systemFor(answers.system ?? systemForAim(answers.aim), draft.material, colours).map((layer) => ({ ...layer, id: newId() }));
+}
+
+/** A usable system for an aim: what is only to serve is cheapest, what is shown dries quickly and is cleared. */
+function systemForAim(aim: Aim): SystemKind {
+  return aim === 'serviceable' ? 'cheapest' : 'quickest';
+}
+
+function systemFor(
+  kind: SystemKind,
+  material: Part['material'],
+  colours: { name: string; lab: Lab; covers: Layer['covers'] }[],
+): Omit<Layer, 'id'>[] {
+  const systems = readySystems({ material, colours });
+  return [...(systems.find((system) => system.kind === kind) ?? systems[0]).layers];
+}
+
+/** Matching log events for a start in the middle, dated back, marked as recalled. */
+function recalledEvents(
+  piece: Piece,
+  answers: QuickAnswers,
+  now: Minute,
+  hands: readonly Hand[],
+  newId: () => string,
+  placeId: string,
+): DoneEvent[] {
+  const reached = ORDER.indexOf(answers.whereNow);
+  if (reached < 2) return [];
+  const at = answers.since ?? now - 2 * 1440;
+  const events: DoneEvent[] = [];
+  for (const part of piece.parts) {
+    let minute = 0;
+    for (const layer of part.layers) {
+      const resolved = resolveLayer(layer, EMPTY_FACTS);
+      const stage = resolved.role === 'clear' ? 4 : resolved.role.endsWith('primer') ? 2 : 3;
+      if (stage > reached) continue;
+      for (let number = 1; number <= layer.coats; number++) {
+        events.push({
+          id: newId(),
+          at: toIso(at - 180 + minute),
+          kind: 'done',
+          pieceId: piece.id,
+          stepKeys: [coatKey(piece.id, part.id, layer.id, number)],
+          recalled: true,
+          on: [{ partId: part.id, zoneIds: layer.covers === 'all' ? part.zones.map((zone) => zone.id) : layer.covers }],
+          coat: {
+            layerId: layer.id,
+            name: resolved.name,
+            family: resolved.family,
+            role: resolved.role,
+            lab: resolved.lab,
+            hand: hands[0] ?? resolved.hand,
+            filmUm: resolved.filmUm,
+            placeId,
+          },
+        });
+        minute += 15;
+      }
+    }
+  }
+  return events;
+}
+
+/** Lays a ready system onto a part, keeping its zones; the layers get fresh ids. */
+export function layersOfSystem(
+  kind: SystemKind,
+  part: Part,
+  swatches: readonly { name: string; lab: Lab }[],
+  newId: () => string,
+): Layer[] {
+  const painted = part.zones.filter((zone) => zone.bare === undefined);
+  const colours = swatches
+    .slice(0, Math.max(1, painted.length))
+    .map((swatch, index) => ({ ...swatch, covers: painted.length > 1 && swatches.length > 1 ? [painted[index].id] : ('all' as const) }));
+  return systemFor(kind, part.material, colours).map((layer) => ({ ...layer, id: newId() }));
+}

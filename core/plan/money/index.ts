@@ -1,0 +1,1 @@
+export { type PieceMoney, pieceMoney } from './money.ts';

@@ -1,0 +1,15 @@
+import type { JointAnswer, StackJoint } from '#core/coats/index';
+import type { FilmState } from '#core/drying/index';
+
+/** The verdict of one joint of a part's stack, bottom first. */
+export type JointOfPart = {
+  readonly partId: string;
+  readonly layerId: string;
+  /** The layer below, or null for the part itself. */
+  readonly belowLayerId: string | null;
+  readonly joint: StackJoint;
+  /** Laid already: the verdict is history. */
+  readonly laid: boolean;
+  /** What it would be this very minute, where the film below is laid already. */
+  readonly now?: { readonly state: FilmState; readonly answer: JointAnswer };
+};

@@ -1,0 +1,151 @@
+import {
+  coatsToHide,
+  FLATTING_TAKES_UM,
+  finestRelief,
+  groundSuits,
+  reliefEffect,
+  type ResolvedLayer,
+  resolveLayer,
+} from '#core/coats/index';
+import { familyDrying } from '#core/drying/index';
+import type { Lab, Part, Piece } from '#core/facts/index';
+import { coatAmount } from '#core/amounts/index';
+import { paintedFaces } from '#core/survey/index';
+import { layersInOrder, type PlanContext } from '../films/index.ts';
+
+/** One layer as the coat stack draws it, bottom first. */
+export type LayerView = {
+  readonly layerId: string;
+  readonly name: string;
+  readonly family: string;
+  readonly role: string;
+  readonly lab: Lab;
+  readonly coats: number;
+  readonly laidCoats: number;
+  readonly um: number;
+  readonly flatAfter?: number;
+  readonly zoneNames: readonly string[];
+  readonly everywhere: boolean;
+  /** Coats that hide the ground it meets; null where hiding is not asked (primer, clear, transparent). */
+  readonly coatsToHide: number | null;
+  readonly groundName: string;
+  readonly mlPerCoat: number;
+  readonly holds: 'film' | 'sweeps';
+  readonly ml: number;
+  readonly source: 'label' | 'default';
+};
+
+export type StackView = {
+  readonly layers: readonly LayerView[];
+  readonly filmUm: number;
+  readonly reliefUm: number | null;
+  readonly reliefText: string;
+  readonly needs: readonly string[];
+  /** Steps at tape lines: how high the later colour stands, µm. */
+  readonly edgeSteps: readonly { readonly zones: string; readonly um: number }[];
+};
+
+/** The stack of a part in the order it is laid, with film total, hiding, amounts and what is still missing on top. */
+export function stackView(piece: Piece, part: Part, context: PlanContext): StackView {
+  const { layers } = layersInOrder(part, context);
+  const paintable = part.zones.filter((zone) => zone.bare === undefined).length;
+  const tops = part.zones.map(() => ({ name: 'bare', lab: null as Lab | null, um: 0 }));
+  const darkGrounds: string[] = [];
+  const views = layers.map(({ resolved, zones }) => {
+    const laidCoats = context.history
+      .coatsOn(piece.id, part.id, part.zones[zones[0]].id)
+      .filter((coat) => coat.layerId === resolved.layer.id).length;
+    const grounds = zones.map((zone) => tops[zone]).filter((top) => top.lab !== null);
+    const asks = (resolved.role === 'colour' || resolved.role === 'metallic') && !resolved.transparent && grounds.length > 0;
+    const hides = asks ? Math.max(...grounds.map((ground) => coatsToHide(ground.lab as Lab, resolved.lab, resolved.share).coats)) : null;
+    const dark = asks ? grounds.find((ground) => !groundSuits(ground.lab as Lab, resolved.lab)) : undefined;
+    if (dark && laidCoats === 0) darkGrounds.push(`${resolved.name} hides weakly: it wants a white or light ground, not ${dark.name}.`);
+    const amount = coatAmount(
+      paintedFaces(
+        part,
+        zones.map((zone) => part.zones[zone].id),
+      ),
+      resolved,
+      resolved.hand,
+    );
+    const um = resolved.layer.coats * resolved.filmUm - (resolved.layer.flatAfter ? FLATTING_TAKES_UM : 0);
+    for (const zone of zones)
+      tops[zone] = { name: resolved.name, lab: resolved.role === 'clear' ? tops[zone].lab : resolved.lab, um: tops[zone].um + um };
+    return {
+      layerId: resolved.layer.id,
+      name: resolved.name,
+      family: resolved.family,
+      role: resolved.role,
+      lab: resolved.lab,
+      coats: resolved.layer.coats,
+      laidCoats,
+      um,
+      ...(resolved.layer.flatAfter ? { flatAfter: resolved.layer.flatAfter } : {}),
+      zoneNames: zones.map((zone) => part.zones[zone].name),
+      everywhere: zones.length === paintable,
+      coatsToHide: hides,
+      groundName: grounds[0]?.name ?? 'bare',
+      mlPerCoat: amount.mlPerCoat,
+      holds: amount.holds,
+      ml: amount.mlPerCoat * resolved.layer.coats,
+      source: resolved.filmSource,
+    };
+  });
+  const filmUm = Math.max(0, ...tops.map((top) => top.um));
+  const reliefUm = finestRelief(piece.scale);
+  return {
+    layers: views,
+    filmUm,
+    reliefUm,
+    reliefText: reliefEffect(filmUm, reliefUm).text,
+    needs: [...openNeeds(part, context), ...darkGrounds],
+    edgeSteps: part.edges.flatMap((edge) => {
+      const place = (id: string) => part.zones.findIndex((zone) => zone.id === id);
+      const [a, b] = [place(edge.a), place(edge.b)];
+      const colour = colourUm(layers, a, b);
+      return colour > 0 ? [{ zones: `${part.zones[a].name} to ${part.zones[b].name}`, um: colour }] : [];
+    }),
+  };
+}
+
+/** The film of the layer that ends at an edge: what covers one of its zones and not the other, the thickest of them. */
+function colourUm(layers: ReturnType<typeof layersInOrder>['layers'], a: number, b: number): number {
+  const ending = layers.filter(({ zones }) => zones.includes(a) !== zones.includes(b));
+  return Math.max(0, ...ending.map(({ resolved }) => resolved.layer.coats * resolved.filmUm));
+}
+
+/** A lit part blocks its light first, then is white inside (BRIEF §2). */
+function litNeeds(layers: readonly ResolvedLayer[]): string[] {
+  const blocks = layers.findIndex((layer) => layer.lab.l < 25 || layer.role === 'metallic');
+  const white = layers.findIndex((layer, index) => index > blocks && layer.lab.l > 88 && layer.role !== 'clear');
+  return [
+    ...(blocks < 0 ? ['It is lit from inside: a black or silver coat first blocks the light.'] : []),
+    ...(blocks >= 0 && white < 0 ? ['It is lit from inside: white over the light block throws the light out.'] : []),
+  ];
+}
+
+/** What the stack as a whole still needs: clear over basecoat and candy (BRIEF §6, rule 8). */
+function openNeeds(part: Part, context: PlanContext): string[] {
+  const layers = part.layers.map((layer) => resolveLayer(layer, context.facts));
+  const needs: string[] = [];
+  if (layers.length === 0 && part.zones.some((zone) => zone.bare === undefined))
+    needs.push('No coats yet: start from one of the three systems.');
+  if (part.lit) needs.push(...litNeeds(layers));
+  return [...needs, ...clearNeeds(part, layers)];
+}
+
+/** What is no finish by itself and has no clear over it, with the zones it shows on where that is not everywhere. */
+function clearNeeds(part: Part, layers: readonly ResolvedLayer[]): string[] {
+  const painted = part.zones.filter((zone) => zone.bare === undefined);
+  const bareOfClear = new Map<string, string[]>();
+  for (const zone of painted) {
+    const stack = layers.filter(({ layer }) => layer.covers === 'all' || layer.covers.includes(zone.id));
+    const needy = stack.findLast((layer) => familyDrying(layer.family).needsClear);
+    if (!needy || stack.slice(stack.indexOf(needy)).some((layer) => layer.role === 'clear')) continue;
+    bareOfClear.set(needy.name, [...(bareOfClear.get(needy.name) ?? []), zone.name.toLowerCase()]);
+  }
+  return [...bareOfClear].map(([name, zones]) => {
+    const where = zones.length === painted.length ? '' : ` on ${zones.join(' and ')}`;
+    return `${name} is no finish by itself: it needs a clear on top${where}.`;
+  });
+}
