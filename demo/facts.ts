@@ -140,6 +140,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
     agreed: [],
     airSeries: [],
     systems: [],
+    stock: [],
   };
 }
 

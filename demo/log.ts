@@ -1,6 +1,6 @@
 import { resolveLayer } from '#core/coats/index';
-import type { DoneEvent, Facts, LogEvent, Part, Piece, StripMethod } from '#core/facts/index';
-import { pieceKey, partKey, type Stage } from '#core/plan/index';
+import type { DoneEvent, Facts, LogEvent, Part, Piece, StripMethod, WorkStage } from '#core/facts/index';
+import { pieceKey, partKey } from '#core/plan/index';
 import { demoTime } from './facts.ts';
 
 /** What has happened at Breakwater bench, as log events dated back from the demo's now. */
@@ -74,7 +74,7 @@ class DemoLog {
     this.#done(pieceId, [pieceKey(pieceId, 'teardown')], this.#piece(pieceId).parts, at);
   }
 
-  step(pieceId: string, partId: string, stage: Stage, subject: string, at: number, number = 1): void {
+  step(pieceId: string, partId: string, stage: WorkStage, subject: string, at: number, number = 1): void {
     const parts = partId === '-' ? this.#piece(pieceId).parts : [this.#part(pieceId, partId)];
     this.#done(pieceId, [partKey(pieceId, partId, stage, subject, number)], parts, at);
   }

@@ -8,7 +8,7 @@ import { type Facts, FORMAT, FORMAT_VERSION } from '#core/facts/index';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
 import { runSensors } from './sensors.ts';
-import type { Db } from './store/database.ts';
+import type { Db } from './store/db.ts';
 import type { Store } from './store/store.ts';
 import { openWorkshop } from './workshopFolder.ts';
 import { generatedFacts } from '#core/invented/index';

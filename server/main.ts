@@ -3,7 +3,8 @@ import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
 import { runForecasts, runSensors } from './sensors.ts';
-import { openDemo, openWorkshop, BadSetting } from './workshopFolder.ts';
+import { BadSetting } from './badSetting.ts';
+import { openDemo, openWorkshop } from './workshopFolder.ts';
 
 /** Starts the server: `--demo` with the demo workshop, `--fresh` from its file again. PORT and ENAMELOS_DATA are honoured. */
 

@@ -7,8 +7,10 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from
 import { bundle } from '../bin/bundle.ts';
 import { buildApp } from './app.ts';
 import { simulatedSensor } from './standins/thermoHygrometer.ts';
-import { type Db, openDatabase } from './store/database.ts';
-import { openDemo, openWorkshop, BadSetting } from './workshopFolder.ts';
+import { openDatabase } from './store/database.ts';
+import type { Db } from './store/db.ts';
+import { BadSetting } from './badSetting.ts';
+import { openDemo, openWorkshop } from './workshopFolder.ts';
 
 const root = new URL('..', import.meta.url).pathname;
 const host = { host: '127.0.0.1:4180' };

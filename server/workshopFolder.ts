@@ -3,14 +3,13 @@ import { newWorkshop, starterShelf } from '#core/buying/index';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { type Db, openDatabase } from './store/database.ts';
+import { openDatabase } from './store/database.ts';
+import type { Db } from './store/db.ts';
+import { BadSetting } from './badSetting.ts';
 import { reencode } from './reencode.ts';
 import { Pictures } from './store/pictures.ts';
 import { Store } from './store/store.ts';
 import { readWorkshopFile } from '#core/admission/index';
-
-/** What the person set (folder, port) cannot be used; the message says what to do. */
-export class BadSetting extends Error {}
 
 export type Opened = { readonly db: Db; readonly store: Store; readonly pictures: Pictures };
 

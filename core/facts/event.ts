@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './basics.ts';
-import { familySchema, handSchema, roleSchema, stripMethodSchema } from './names.ts';
+import { mendSchema } from './condition.ts';
+import { familySchema, handSchema, roleSchema, stripMethodSchema, weightSchema } from './names.ts';
 
 /** What lies in the log: appended, never edited. Each event carries a client-made id, so a repeat changes nothing. */
 
@@ -22,6 +23,10 @@ export const laidCoatSchema = z.strictObject({
   scuffed: z.boolean().optional(),
   placeId: idSchema,
   ml: z.number().min(0).max(5000).optional(),
+  /** How heavily it went on; absent: normal. */
+  weight: weightSchema.optional(),
+  /** Parts of reducer and hardener to one part of paint, as mixed; absent: as the sheet says. */
+  ratio: z.strictObject({ reducer: z.number().min(0).max(20), hardener: z.number().min(0).max(20) }).optional(),
 });
 export type LaidCoat = z.infer<typeof laidCoatSchema>;
 
@@ -36,6 +41,8 @@ export const doneSchema = z.strictObject({
   method: stripMethodSchema.optional(),
   grit: z.int().min(60).max(5000).optional(),
   minutes: z.number().min(0).max(2000).optional(),
+  /** Minutes the plan had given it: what the log learns from. */
+  expected: z.number().min(0).max(10_000).optional(),
   /** `recalled`: remembered afterwards, dated back. */
   recalled: z.boolean().optional(),
 });
@@ -60,7 +67,8 @@ export const eventSchema = z.discriminatedUnion('kind', [
     pieceId: idSchema,
     partId: idSchema,
     zoneId: idSchema,
-    stage: z.enum(['coat', 'tape']),
+    /** coat and tape by a touch, handle by a thumb print, fit by a nail print, flat by paper that clogs. */
+    stage: z.enum(['coat', 'tape', 'handle', 'fit', 'flat']),
     seen: z.enum(['dry', 'tacky']),
   }),
   z.strictObject({ ...head, kind: z.literal('wait'), pieceId: idSchema, stepKeys: stepKeysSchema, until: momentSchema }),
@@ -123,6 +131,44 @@ export const eventSchema = z.discriminatedUnion('kind', [
     partIds: partIdsSchema,
     item: z.string().trim().min(1, 'Say what did not pass.').max(160),
   }),
+  /** An inspection after a coat, a mask or a whole stage (BRIEF §2). A pass is also the done step it guards. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('inspected'),
+    pieceId: idSchema,
+    partIds: partIdsSchema,
+    /** The layer that was looked at. */
+    layerId: idSchema,
+    outcome: z.enum(['accepted', 'one-more', 'sent-back']),
+    /** What was seen: accepted in spite of it, or the cause of what follows. */
+    reason: z.string().trim().min(1, 'Say what you saw.').max(160),
+    /** Where the work goes on again. */
+    backTo: z.enum(['strip', 'surface', 'layer']).optional(),
+  }),
+  /** How a fastening ended at teardown. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('parted'),
+    pieceId: idSchema,
+    fasteningId: idSchema,
+    outcome: z.enum(['came-off', 'would-not', 'broke', 'left']),
+  }),
+  /** What a soak or metal prep left of the rust. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('treated'),
+    pieceId: idSchema,
+    partIds: partIdsSchema,
+    markId: idSchema,
+    mend: mendSchema,
+    outcome: stripOutcomeSchema,
+  }),
+  /** What a corner cleaned first has shown of a piece that is preserved: go on, or leave it as it is. */
+  z.strictObject({ ...head, kind: z.literal('corner'), pieceId: idSchema, outcome: z.enum(['go-on', 'leave']) }),
+  /** An entry of the log happened at another time: the entry stays, this is what counts. */
+  z.strictObject({ ...head, kind: z.literal('amend'), amends: idSchema, to: momentSchema }),
+  /** A row of stock counted again. */
+  z.strictObject({ ...head, kind: z.literal('counted'), stockId: idSchema, left: z.number().min(0).max(100_000) }),
   z.strictObject({ ...head, kind: z.literal('weighed'), canId: z.string().max(80), leftMl: z.number().min(0).max(20_000) }),
   z.strictObject({
     ...head,
@@ -136,7 +182,7 @@ export type LogEvent = z.infer<typeof eventSchema>;
 export type DoneEvent = z.infer<typeof doneSchema>;
 export type EventOf<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>;
 
-/** The log as it counts: undone events and undos themselves left out, in order of time. */
+/** The log as it counts: undone events and undos themselves left out, amended times in place, in order of time. */
 export function standingEvents(events: readonly LogEvent[]): LogEvent[] {
   const undos = events.filter((event) => event.kind === 'undo');
   const undone = new Set<string>();
@@ -144,5 +190,17 @@ export function standingEvents(events: readonly LogEvent[]): LogEvent[] {
   for (const undo of [...undos].sort((a, b) => (a.at < b.at ? 1 : -1))) {
     if (!undone.has(undo.id)) undone.add(undo.undoes);
   }
-  return events.filter((event) => event.kind !== 'undo' && !undone.has(event.id)).sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const standing = events.filter((event) => event.kind !== 'undo' && !undone.has(event.id));
+  const amended = new Map(
+    standing
+      .flatMap((event) => (event.kind === 'amend' ? [[event.amends, event] as const] : []))
+      .sort(([, a], [, b]) => (a.at < b.at ? -1 : 1)),
+  );
+  return standing
+    .filter((event) => event.kind !== 'amend')
+    .map((event) => {
+      const to = amended.get(event.id)?.to;
+      return to === undefined ? event : { ...event, at: to };
+    })
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }

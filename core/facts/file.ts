@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { momentSchema } from './basics.ts';
 import { eventSchema } from './event.ts';
+import { FORMAT, FORMAT_VERSION } from './format.ts';
 import { canSchema, offerSchema, productSchema, sheetSchema, shopSchema } from './paint.ts';
 import { pieceSchema, systemSchema } from './piece.ts';
+import { stockSchema } from './stock.ts';
+import { upgraded } from './upgrade/index.ts';
 import { agreedSchema, airSeriesSchema, placeSchema, readingSchema, workshopSchema } from './workshop.ts';
-
-export const FORMAT = 'enamelos-workshop';
-export const FORMAT_VERSION = 1;
 
 /** Every kind of stored fact except the log, by the name of its collection. */
 export const COLLECTIONS = {
@@ -22,6 +22,7 @@ export const COLLECTIONS = {
   agreed: agreedSchema,
   airSeries: airSeriesSchema,
   systems: systemSchema,
+  stock: stockSchema,
 } as const;
 export type Collection = keyof typeof COLLECTIONS;
 export type FactOf<C extends Collection> = z.infer<(typeof COLLECTIONS)[C]>;
@@ -40,9 +41,9 @@ export const factsSchema = z.strictObject({
   offers: z.array(offerSchema),
   pieces: z.array(pieceSchema),
   agreed: z.array(agreedSchema).max(1),
-  /** Absent in files written before loggers and forecasts were read. */
-  airSeries: z.array(airSeriesSchema).default([]),
-  systems: z.array(systemSchema).default([]),
+  airSeries: z.array(airSeriesSchema),
+  systems: z.array(systemSchema),
+  stock: z.array(stockSchema),
   events: z.array(eventSchema),
 });
 export type Facts = z.infer<typeof factsSchema>;
@@ -105,7 +106,7 @@ export function readWorkshopText(text: string): Read<WorkshopFile> {
       'Update the program, then import again.',
     );
   }
-  const parsed = workshopFileSchema.safeParse(raw);
+  const parsed = workshopFileSchema.safeParse(upgraded(raw));
   if (!parsed.success) return { ok: false, problem: problemOf(parsed.error) };
   if (parsed.data.facts.workshop.length === 0) {
     return fail(
@@ -191,5 +192,6 @@ export const EMPTY_FACTS: Facts = {
   agreed: [],
   airSeries: [],
   systems: [],
+  stock: [],
   events: [],
 };

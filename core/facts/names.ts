@@ -87,6 +87,47 @@ export type Aim = z.infer<typeof aimSchema>;
 export const limitSchema = z.enum(['outside', 'inside-too', 'to-bare']);
 export type Limit = z.infer<typeof limitSchema>;
 
+/** Kinds of work a step can be, in the order of work: the middle of a step key, and what typed minutes are kept by. */
+export const WORK_STAGES = [
+  'teardown',
+  'material-test',
+  'corner',
+  'touch-in',
+  'wash',
+  'test-patch',
+  'strip',
+  'strip-on',
+  'strip-off',
+  'metal-prep',
+  'repair',
+  'prep',
+  'dry-fit',
+  'clean',
+  'bare-care',
+  'scrap-test',
+  'mask',
+  'mix',
+  'promoter',
+  'coat',
+  'unmask',
+  'flat',
+  'rinse',
+  'age',
+  'look',
+  'fit',
+] as const;
+export const workStageSchema = z.enum(WORK_STAGES);
+export type WorkStage = z.infer<typeof workStageSchema>;
+
+/** How heavily one coat of a layer is laid (BRIEF §6: film, mL and hiding follow). */
+export const weightSchema = z.enum(['mist', 'thin', 'normal', 'heavy']);
+export type Weight = z.infer<typeof weightSchema>;
+
+/** What the old paint of a part is, where it is known; absent: not asked yet. */
+export const OLD_PAINTS = ['baked-enamel', 'household', 'own-coat', 'unknown'] as const;
+export const oldPaintSchema = z.enum(OLD_PAINTS);
+export type OldPaint = z.infer<typeof oldPaintSchema>;
+
 /** Sheen by its usual names, dullest first. */
 export const sheenSchema = z.enum(['flat', 'satin', 'semi-gloss', 'gloss']);
 export type Sheen = z.infer<typeof sheenSchema>;
@@ -99,6 +140,13 @@ export const looksLikeSchema = z.enum([
   'sheet-case',
   'plastic-shell',
   'bracket-set',
+  'large-panel',
+  'tank',
+  'clear-kit',
+  'wooden-body',
+  'grained-trim',
+  'tinplate-toy',
+  'something-else',
 ]);
 export type LooksLike = z.infer<typeof looksLikeSchema>;
 
@@ -182,6 +230,15 @@ export const PLAIN: Record<string, string> = {
   'sheet-case': 'sheet case',
   'plastic-shell': 'plastic shell',
   'bracket-set': 'bracket set',
+  'large-panel': 'large panel',
+  tank: 'tank',
+  'clear-kit': 'kit with clear parts',
+  'wooden-body': 'wooden body',
+  'grained-trim': 'grained trim',
+  'tinplate-toy': 'tinplate toy',
+  'something-else': 'something else',
+  household: 'brushed household paint',
+  'own-coat': 'an earlier coat of your own',
   'as-original': 'as original',
   'own-scheme': 'own scheme',
   serviceable: 'serviceable',

@@ -11,8 +11,20 @@ export const labelSchema = z
     touchMin: minutesSchema.optional(),
     coatFromMin: minutesSchema.optional(),
     coatUntilMin: minutesSchema.optional(),
-    /** Another product on top, from then. */
+    /** Another product on top, from then, and until then at the latest. */
     layerFromMin: minutesSchema.optional(),
+    layerUntilMin: minutesSchema.optional(),
+    /** A clear on top, where the label speaks of it by itself: from and until. */
+    clearFromMin: minutesSchema.optional(),
+    clearUntilMin: minutesSchema.optional(),
+    /** What the label asks once that time is over. */
+    afterwards: z.enum(['scuff', 'again', 'never']).optional(),
+    /** The hottest the cured film bears in service, °C. */
+    heatC: z
+      .number()
+      .min(20, 'That is no heat: 20 °C is the least.')
+      .max(1200, 'A paint bears at most 1200 °C. Check the unit.')
+      .optional(),
     /** After the window has shut, from then again. */
     againMin: minutesSchema.optional(),
     flatMin: minutesSchema.optional(),
@@ -49,7 +61,12 @@ export const labelSchema = z
   })
   .superRefine((label, context) => {
     const wrong = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
-    const { coatFromMin, coatUntilMin, againMin, potLifeMin, inductionMin, minC, maxC, thinning } = label;
+    const { coatFromMin, coatUntilMin, againMin, potLifeMin, inductionMin, minC, maxC, thinning, hardener } = label;
+    for (const what of ['layer', 'clear'] as const) {
+      const [from, until] = [label[`${what}FromMin`], label[`${what}UntilMin`]];
+      if (from !== undefined && until !== undefined && from >= until)
+        wrong(`${what}UntilMin`, 'It shuts before it opens. Check the two times on the label.');
+    }
     if (coatUntilMin !== undefined && coatFromMin !== undefined && coatFromMin >= coatUntilMin)
       wrong('coatUntilMin', 'The recoat window closes before it opens. Check the two times on the label.');
     if (againMin !== undefined && coatUntilMin !== undefined && againMin < coatUntilMin)
@@ -59,6 +76,8 @@ export const labelSchema = z
     if (minC !== undefined && maxC !== undefined && minC >= maxC) wrong('maxC', 'The warmest is below the coldest. Check the range.');
     if (thinning && !(thinning.least <= thinning.usual && thinning.usual <= thinning.most))
       wrong('thinning', 'Parts of reducer go from least over usual to most.');
+    if (hardener && !((hardener.least ?? hardener.parts) <= hardener.parts && hardener.parts <= (hardener.most ?? hardener.parts)))
+      wrong('hardener', 'Parts of hardener go from least over usual to most.');
   });
 export type Label = z.infer<typeof labelSchema>;
 

@@ -6,13 +6,17 @@ import {
   curveSchema,
   familySchema,
   finishSchema,
+  handSchema,
   limitSchema,
   sheenSchema,
   looksLikeSchema,
   materialSchema,
   portraitSchema,
+  oldPaintSchema,
   roleSchema,
+  workStageSchema,
   stripMethodSchema,
+  weightSchema,
 } from './names.ts';
 import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
 
@@ -90,6 +94,10 @@ export const layerSchema = z
     mistFirst: z.boolean().optional(),
     /** May be left out: the plan says until when it is cheap. */
     optional: z.boolean().optional(),
+    /** What it is laid with; absent: as its sheet says and as the tools owned allow. */
+    hand: handSchema.optional(),
+    /** How heavily each coat goes on, first to last; coats without a word are normal. Absent: as the sheet says. */
+    weights: z.array(weightSchema).max(12).optional(),
   })
   .refine(
     (layer) => (layer.productId === undefined) !== (layer.wanted === undefined),
@@ -147,6 +155,23 @@ export const partSchema = z
     gone: z.boolean().optional(),
     /** Too fragile to take off: masked where it is, not planned itself. */
     maskedInPlace: z.boolean().optional(),
+    /** Plating that is to stay: it is only cleaned. */
+    staysPlated: z.boolean().optional(),
+    /** What its old paint is, asked with the thinner rub; absent: not asked yet. */
+    oldPaint: oldPaintSchema.optional(),
+    /** What a 30 s rub with lacquer thinner on a hidden spot did; absent: not tried. */
+    rub: z.enum(['dissolves', 'wrinkles', 'no-change']).optional(),
+    /** A face that takes no paper, or comes from a printer with layer lines and support marks. */
+    surface: z.enum(['grained', '3d-printed']).optional(),
+    /** How what stays bare by choice is finished; absent: as advised. */
+    bareCare: z
+      .strictObject({
+        brighten: z.enum(['none', 'brighten', 'polish', 'plate']).optional(),
+        protect: z.enum(['none', 'oil', 'wax', 'clear']).optional(),
+      })
+      .optional(),
+    /** The hottest it gets in service, °C, where it serves in heat. */
+    serviceC: z.number().min(20, 'That is no heat: 20 °C is the least.').max(1200, 'At most 1200 °C. Check the unit.').optional(),
     mesh: meshSchema.optional(),
   })
   .superRefine((part, context) => {
@@ -193,8 +218,8 @@ export const parcelSchema = z.strictObject({
   /** The day it is said to come; absent: ordered day and lead time. */
   due: dateSchema.optional(),
   arrived: z.boolean(),
-  /** The part it replaces: that part waits for it. */
-  partId: idSchema.optional(),
+  /** What waits for it: the work on a part, from a stage on where one is named; absent: the fit. */
+  holds: z.strictObject({ partId: idSchema, stage: workStageSchema.optional() }).optional(),
 });
 export type Parcel = z.infer<typeof parcelSchema>;
 
@@ -243,8 +268,21 @@ export const pieceSchema = z
       .array(z.strictObject({ id: idSchema, name: nameSchema }))
       .max(60)
       .optional(),
-    /** Survey questions answered or passed over, by key. */
+    /** Survey questions answered, by key. */
     surveyed: z.array(z.string().max(160)).optional(),
+    /** Survey questions put off: they are no answer and stay open. */
+    passedOver: z.array(z.string().max(160)).optional(),
+    /** Why it is preserved rather than repainted, in the person's words. */
+    keptBecause: wordsSchema.optional(),
+    /** Minutes the person says one go at a kind of work takes over the whole piece, by stage. */
+    minutes: z
+      .partialRecord(
+        workStageSchema,
+        z.number('Type minutes.').min(1, 'Work takes at least a minute.').max(6000, 'That is over a hundred hours.'),
+      )
+      .optional(),
+    /** Amounts of supplies corrected by the person, by kind and spec, in the unit of their kind. */
+    supplies: z.record(z.string().max(100), z.number().min(0).max(100_000)).optional(),
   })
   .superRefine((piece, context) => {
     for (const { id, path, what } of idsNamed(piece)) {
@@ -276,7 +314,7 @@ function idsNamed(piece: {
       ...named(part.within, ['parts', i, 'within'], parts),
       ...(part.marks ?? []).flatMap((mark, k) => named(mark.pin?.pictureId, ['parts', i, 'marks', k, 'pin'], pictures)),
     ]),
-    ...piece.parcels.flatMap((parcel, i) => named(parcel.partId, ['parcels', i, 'partId'], parts)),
+    ...piece.parcels.flatMap((parcel, i) => named(parcel.holds?.partId, ['parcels', i, 'holds', 'partId'], parts)),
     ...(piece.fastenings ?? []).flatMap((own, i) => [
       ...named(own.a, ['fastenings', i, 'a'], parts),
       ...named(own.b, ['fastenings', i, 'b'], parts),

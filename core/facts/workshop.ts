@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clockSchema, dateSchema, idSchema, momentSchema, nameSchema } from './basics.ts';
+import { clockSchema, dateSchema, idSchema, lengthSchema, momentSchema, nameSchema } from './basics.ts';
 import { handSchema } from './names.ts';
 
 /** One weekly stretch of free time, local clock. */
@@ -29,8 +29,8 @@ export const workshopSchema = z.strictObject({
   hands: z.array(handSchema).min(1, 'Say what you spray or brush with.'),
   sprayPlaceId: idSchema,
   dryPlaceId: idSchema,
-  /** Abrasive papers owned, P grades; absent: any can be had. */
-  grits: z.array(z.int().min(40).max(5000)).max(40).optional(),
+  /** The largest tub owned, inside, mm: a bath needs one the part fits into; absent: not asked yet. */
+  tub: z.strictObject({ longMm: lengthSchema, wideMm: lengthSchema, deepMm: lengthSchema }).optional(),
   /** mL of each colour kept for touch-up, a piece; absent: the usual few. */
   touchUpMl: z.number('Type mL.').min(0, 'Keep 0 mL or more for touch-up.').max(100, 'A touch-up jar holds at most 100 mL.').optional(),
   /** False until the three cards of the first run were answered. */
@@ -49,6 +49,13 @@ export const placeSchema = z.strictObject({
   swingC: z.number().min(0).max(20),
   meanRh: z.number().min(5, 'Humidity is 5 to 100 %.').max(100, 'Humidity is 5 to 100 %.'),
   hasSensor: z.boolean(),
+  /** Where it is on the globe, degrees, for daylight in the open; absent: guessed from the time zone. */
+  position: z
+    .strictObject({
+      latitude: z.number().min(-90, 'A latitude is -90 to 90 degrees.').max(90, 'A latitude is -90 to 90 degrees.'),
+      longitude: z.number().min(-180, 'A longitude is -180 to 180 degrees.').max(180, 'A longitude is -180 to 180 degrees.'),
+    })
+    .optional(),
 });
 export type Place = z.infer<typeof placeSchema>;
 
@@ -62,6 +69,10 @@ export const readingSchema = z.strictObject({
     .min(-40, 'The air is -40 to 60 °C; the sensor may be broken.')
     .max(60, 'The air is -40 to 60 °C; the sensor may be broken.'),
   rh: z.number().min(1, 'Humidity is 1 to 100 %.').max(100, 'Humidity is 1 to 100 %.'),
+  /** The part's own surface, measured; absent: air less 2 °C. */
+  surfaceC: z.number().min(-40, 'A part is -40 to 90 °C.').max(90, 'A part is -40 to 90 °C.').optional(),
+  /** Wind as felt or measured in the open, m/s. */
+  windMs: z.number().min(0, 'Wind is not negative.').max(60, 'Wind is at most 60 m/s. Check the unit.').optional(),
   from: z.enum(['sensor', 'typed']),
 });
 export type Reading = z.infer<typeof readingSchema>;

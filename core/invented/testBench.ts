@@ -2,18 +2,19 @@ import { newWorkshop, starterShelf } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
 import {
   EMPTY_FACTS,
-  newPart,
-  newPiece,
   type Facts,
   type Family,
   type Layer,
   type LogEvent,
+  newPart,
+  newPiece,
   type Part,
   type Piece,
   type Role,
+  type WorkStage,
 } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { partKey, plan, type PlannedStep, type Stage } from '#core/plan/index';
+import { partKey, plan, type PlannedStep } from '#core/plan/index';
 
 /** One invented piece on a bench with a full shelf and every evening free: for tests that tell a story to the plan. */
 
@@ -74,10 +75,10 @@ export const planOf = (own: Part, events: LogEvent[] = [], more: Partial<Piece> 
   const all = { ...facts, pieces: [piece(own, more)], events };
   return plan({ facts: all, now, conditions: conditionsOf(all, now) });
 };
-export const steps = (result: ReturnType<typeof planOf>, stage?: Stage) =>
+export const steps = (result: ReturnType<typeof planOf>, stage?: WorkStage) =>
   result.steps.filter((step) => stage === undefined || step.stage === stage);
 export const at = (step: PlannedStep | undefined) => step?.placed?.start ?? Number.NaN;
-export const done = (stage: Stage, minutesAgo: number, subject = '-', number = 1): LogEvent => ({
+export const done = (stage: WorkStage, minutesAgo: number, subject = '-', number = 1): LogEvent => ({
   id: `${stage}${subject}${number}`,
   at: toIso(NOW - minutesAgo),
   kind: 'done',

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { toIso } from '#core/units/index';
-import type { Layer, LogEvent, Part, Piece } from '#core/facts/index';
+import type { Layer, LogEvent, Part, Piece, WorkStage } from '#core/facts/index';
 import { at, base, clear, coat, done, enamel, lacquer, NOW, part, planOf, primed, primer, shelf, steps } from '#core/invented/index';
-import { partKey, pieceKey, type Stage } from './steps/index.ts';
+import { partKey, pieceKey } from './steps/index.ts';
 
 /** One invented piece at a time, told as a restorer would, and what the plan must say to it. */
 
@@ -11,8 +11,8 @@ describe('from metal to clear', () => {
     const order = steps(planOf(part({ finish: 'flaking', layers: [primer({ flatAfter: 800 }), lacquer(), clear] }))).map(
       (step) => step.stage,
     );
-    const first = (stage: Stage) => order.indexOf(stage);
-    const wanted: Stage[] = ['teardown', 'wash', 'strip-on', 'strip-off', 'prep', 'clean', 'coat', 'flat', 'fit'];
+    const first = (stage: WorkStage) => order.indexOf(stage);
+    const wanted: WorkStage[] = ['teardown', 'wash', 'strip-on', 'strip-off', 'prep', 'clean', 'coat', 'flat', 'fit'];
     for (let i = 1; i < wanted.length; i++) expect(first(wanted[i])).toBeGreaterThan(first(wanted[i - 1]));
   });
   it('flats the primer only once it is hard, on the clock', () => {

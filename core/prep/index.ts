@@ -17,3 +17,4 @@ export {
 } from './ladder.ts';
 export { advisedMend, leavesPhosphate, markText, mendOf, type RepairHazard, type RepairStep, repairSteps } from './repairs.ts';
 export { nextCoatOf, type Rung, startGrit, type StartGrit, type Surface, surfaceOf } from './surface.ts';
+export { ownedGrits } from './ownedGrits.ts';

@@ -1,4 +1,4 @@
-import type { Face, LooksLike, Material } from '#core/facts/index';
+import type { Face, LooksLike, Material, Part } from '#core/facts/index';
 import { bodyOfLength, wireCage } from './shapes.ts';
 
 type FaceDraft = Omit<Face, 'id' | 'zoneId'>;
@@ -12,6 +12,8 @@ export type PartDraft = {
   /** The part that carries the second colour below a waist line. */
   readonly main?: boolean;
   readonly bare?: string;
+  readonly staysClear?: boolean;
+  readonly surface?: Part['surface'];
 };
 
 type Template = (longest: number) => readonly PartDraft[];
@@ -65,4 +67,32 @@ export const TEMPLATES: Record<LooksLike, Template> = {
     { name: 'Brackets', material: 'steel', copies: 4, main: true, faces: [seen(l, l * 0.2, 4)] },
     { name: 'Plate', material: 'steel', copies: 1, faces: [seen(l, l * 0.5, 2)] },
   ],
+  'large-panel': (l) => [{ name: 'Panel', material: 'steel', copies: 1, main: true, faces: [seen(l, l * 0.92), hidden(l, l * 0.92)] }],
+  tank: (l) => [
+    {
+      name: 'Tank',
+      material: 'steel',
+      copies: 1,
+      main: true,
+      faces: [seen(l, l * 0.45, 2), seen(l, l * 0.5), hidden(l, l * 0.5), seen(l * 0.5, l * 0.45, 2)],
+    },
+    { name: 'Cap', material: 'zinc', copies: 1, faces: [seen(l * 0.15, l * 0.15), seen(l * 0.47, l * 0.05)] },
+  ],
+  'clear-kit': (l) => [
+    { name: 'Body', material: 'polystyrene', copies: 1, main: true, faces: [body(l)] },
+    { name: 'Chassis', material: 'polystyrene', copies: 1, faces: [hidden(l * 0.9, l * 0.35)] },
+    { name: 'Small parts', material: 'polystyrene', copies: 8, faces: [seen(l * 0.1, l * 0.06, 2)] },
+    { name: 'Glazing', material: 'clear', copies: 1, faces: [seen(l * 0.4, l * 0.15, 2)], bare: 'stays clear', staysClear: true },
+  ],
+  'wooden-body': (l) => [
+    { name: 'Body', material: 'wood', copies: 1, main: true, faces: [body(l)] },
+    { name: 'Base', material: 'wood', copies: 1, faces: [hidden(l, l * 0.4)] },
+  ],
+  'grained-trim': (l) => [{ name: 'Trim', material: 'abs', copies: 1, main: true, surface: 'grained', faces: [seen(l, l * 0.35)] }],
+  'tinplate-toy': (l) => [
+    { name: 'Body', material: 'tinplate', copies: 1, main: true, faces: [body(l)] },
+    { name: 'Base', material: 'tinplate', copies: 1, faces: [hidden(l * 0.95, l * 0.4)] },
+    { name: 'Wheels', material: 'tinplate', copies: 4, faces: [seen(l * 0.15, l * 0.15, 2)] },
+  ],
+  'something-else': (l) => [{ name: 'Part', material: 'unknown', copies: 1, main: true, faces: [body(l)] }],
 };

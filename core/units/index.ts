@@ -15,3 +15,4 @@ export {
   toIso,
   toMinute,
 } from './time.ts';
+export { asSentence, capital, counted, listed, listedShort, plural, sentences } from './wording.ts';

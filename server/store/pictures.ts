@@ -1,4 +1,4 @@
-import type { Db } from './database.ts';
+import type { Db } from './db.ts';
 
 /** A picture as it is kept: JPEG, turned upright, without metadata. */
 export type StoredPicture = { readonly id: string; readonly width: number; readonly height: number; readonly bytes: Buffer };

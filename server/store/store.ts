@@ -11,7 +11,7 @@ import {
   problemOf,
 } from '#core/facts/index';
 import { refusedMethod } from '#core/strip/index';
-import type { Db } from './database.ts';
+import type { Db } from './db.ts';
 
 /** All SQL lives here. Facts keep revisions; a write names the revision it was made from. */
 

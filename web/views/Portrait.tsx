@@ -103,6 +103,59 @@ const DRAWINGS: Record<LooksLike, (colours: Colours) => ReactNode> = {
       <circle cx="125" cy="50" r="3" fill="#f3f3f3" />
     </>
   ),
+  'large-panel': ({ first, second }) => (
+    <>
+      <path d="M30 12 H136 V92 H24 Z" fill={first} />
+      <path d="M44 26 H122 V44 H42 Z" fill={second} />
+    </>
+  ),
+  tank: ({ first, second }) => (
+    <>
+      <path d="M20 66 Q24 32 62 30 H120 Q144 34 142 66 Q140 80 120 82 H40 Q20 82 20 66 Z" fill={first} />
+      <path d="M28 60 H138" fill="none" />
+      <rect x="70" y="22" width="22" height="9" rx="2" fill={second} />
+    </>
+  ),
+  'clear-kit': ({ first, second, third }) => (
+    <>
+      <path d="M16 62 Q18 50 34 48 L52 28 H110 L128 48 Q146 50 146 64 V78 H16 Z" fill={first} />
+      <path d="M42 48 L56 33 H78 V48 Z M84 33 H106 L118 48 H84 Z" fill="#eef1f2" />
+      <path d="M16 70 H146" fill="none" stroke={second} strokeWidth="3" />
+      {[44, 116].map((x) => wheel(x, 12, third))}
+    </>
+  ),
+  'wooden-body': ({ first, second }) => (
+    <>
+      <path d="M20 44 Q50 34 80 36 Q118 34 142 44 L132 80 H30 Z" fill={first} />
+      <path d="M30 80 H132 V90 H30 Z" fill={second} />
+      <path d="M40 52 Q80 46 122 53 M44 64 Q84 58 118 65" fill="none" strokeOpacity="0.5" />
+    </>
+  ),
+  'grained-trim': ({ first }) => (
+    <>
+      <path d="M16 62 Q50 30 144 36 V64 Q60 58 30 84 Z" fill={first} />
+      <path
+        d="M38 62 h3 M52 54 h3 M68 48 h3 M84 45 h3 M100 43 h3 M116 42 h3 M46 70 h3 M64 62 h3 M82 57 h3 M100 55 h3 M120 54 h3"
+        fill="none"
+      />
+    </>
+  ),
+  'tinplate-toy': ({ first, second, third }) => (
+    <>
+      <path d="M18 40 H60 L72 22 H126 Q142 24 142 44 V76 H18 Z" fill={first} />
+      <path d="M18 56 H142 V66 H18 Z" fill={second} />
+      <rect x="80" y="30" width="20" height="16" fill="#f3f3f3" />
+      <path d="M150 40 v16 M146 44 h8" fill="none" strokeWidth="3" />
+      {[42, 116].map((x) => wheel(x, 13, third))}
+    </>
+  ),
+  'something-else': ({ first, second }) => (
+    <>
+      <path d="M40 40 L80 22 L120 40 V78 L80 92 L40 78 Z" fill={first} />
+      <path d="M40 40 L80 56 L120 40 M80 56 V92" fill="none" />
+      <path d="M80 56 L120 40 V78 L80 92 Z" fill={second} />
+    </>
+  ),
 };
 
 /** Portraits of particular pieces. */

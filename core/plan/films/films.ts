@@ -1,5 +1,5 @@
 import { type DryingClocks, familyDrying, type FilmSet, type FilmTimes, filmTimes } from '#core/drying/index';
-import type { Family, Label, Lab, Role } from '#core/facts/index';
+import type { EventOf, Family, Label, Lab, Role } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import type { Coat } from './history.ts';
 
@@ -15,6 +15,10 @@ export function resolveRef(ref: Ref, endOf: EndOf): Minute {
 export function stepsOf(refs: readonly Ref[]): string[] {
   return refs.flatMap((ref) => ('step' in ref ? [ref.step] : []));
 }
+
+/** A stage that a person can see or feel, and the moment of a film it speaks of. */
+export type SeenStage = EventOf<'dryness'>['stage'];
+const MOMENT_OF: Record<SeenStage, keyof FilmTimes> = { coat: 'opens', tape: 'tape', handle: 'handle', fit: 'fit', flat: 'flat' };
 
 /** One layer's film on a zone, laid or planned; times come out once its coats have times. */
 export type PlannedFilm = {
@@ -37,7 +41,7 @@ export type PlannedFilm = {
   /** The film it lies on: counts with it while not yet dry. */
   readonly below?: PlannedFilm;
   /** Said by the person's finger: the film opened or was tape-safe then; or was still tacky. */
-  readonly observed?: { readonly stage: 'coat' | 'tape'; readonly seen: 'dry' | 'tacky'; readonly at: Minute };
+  readonly observed?: { readonly stage: SeenStage; readonly seen: 'dry' | 'tacky'; readonly at: Minute };
   readonly learned?: number;
 };
 
@@ -70,7 +74,7 @@ const STILL_TACKY_WAIT = 10;
 export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmTimes {
   const predicted = filmTimes(filmSetOf(film, clocks, endOf), clocks);
   if (!film.observed) return predicted;
-  const key = film.observed.stage === 'coat' ? 'opens' : 'tape';
+  const key = MOMENT_OF[film.observed.stage];
   const said = predicted[key];
   const at =
     film.observed.seen === 'dry'

@@ -69,7 +69,7 @@ function observations(productId: string, context: LearningContext): number[] {
       coatRatio: 1,
       filmRatio: set.length / 2,
     };
-    const predicted = stageReached(film, event.stage === 'coat' ? 'coatFrom' : 'tape', context.clocks).at;
+    const predicted = stageReached(film, event.stage === 'coat' ? 'coatFrom' : event.stage, context.clocks).at;
     const had = toMinute(event.at) - top.at;
     if (predicted === null || had < 1) continue;
     const seen = event.seen === 'dry' ? had : had * TACKY_FACTOR;

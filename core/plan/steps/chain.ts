@@ -1,9 +1,9 @@
-import type { Source } from '#core/facts/index';
+import type { Source, WorkStage } from '#core/facts/index';
 import type { Gap } from '#core/schedule/index';
 import { durationText, type Minute } from '#core/units/index';
 import type { PartGroup, PlanContext, Ref } from '../films/index.ts';
 import { after, carryOn } from './gaps.ts';
-import { partKey, type Stage } from './keys.ts';
+import { partKey } from './keys.ts';
 import type { Step } from './step.ts';
 
 export type StepDraft = Pick<Step, 'title' | 'minutes'> &
@@ -26,7 +26,7 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
       | 'notBeforeWhy'
     >
   > & {
-    readonly stage: Stage;
+    readonly stage: WorkStage;
     /** What it is about within its stage; by place in the lead part's layers so that each part gets its own key. */
     readonly layerIndex?: number;
     readonly subject?: string;
@@ -37,7 +37,7 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
 
 type Tail = Omit<Gap, 'to'>;
 
-const SPLITS: readonly Stage[] = ['strip', 'strip-off', 'repair', 'prep', 'flat'];
+const SPLITS: readonly WorkStage[] = ['strip', 'strip-off', 'repair', 'prep', 'flat'];
 const LONGEST_SITTING = 60;
 /** More than this is no evening's work but a wrong size, or the wrong method. */
 const MOST_SITTINGS = 40;

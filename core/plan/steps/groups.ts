@@ -41,7 +41,7 @@ function signature(piece: Piece, part: Part, history: History): string {
     part.service,
     part.stops,
     isPerforated(part),
-    piece.parcels.filter((parcel) => parcel.partId === part.id && !parcel.arrived),
+    piece.parcels.filter((parcel) => parcel.holds?.partId === part.id && !parcel.arrived),
     piece.parts.filter((other) => other.maskedInPlace && other.within === part.id).map((other) => other.id),
     history.applications(piece.id, part.id).map((event) => [event.method, event.application, event.outcome, event.dwellMinutes]),
     history.patches(piece.id, part.id).map((event) => [event.method, event.outcome]),

@@ -1,33 +1,14 @@
+import type { WorkStage } from '#core/facts/index';
+
 /**
  * Step keys: ids given once (piece, part, layer) with stage, coat and attempt. Renaming or inserting a layer never
  * re-points a log event; readable names are for display only.
  */
-export type Stage =
-  | 'teardown'
-  | 'wash'
-  | 'test-patch'
-  | 'strip'
-  | 'strip-on'
-  | 'strip-off'
-  | 'metal-prep'
-  | 'repair'
-  | 'prep'
-  | 'dry-fit'
-  | 'clean'
-  | 'mask'
-  | 'mix'
-  | 'promoter'
-  | 'coat'
-  | 'unmask'
-  | 'flat'
-  | 'look'
-  | 'fit';
-
-export function partKey(pieceId: string, partId: string, stage: Stage, subject = '-', number = 1): string {
+export function partKey(pieceId: string, partId: string, stage: WorkStage, subject = '-', number = 1): string {
   return `${pieceId}.${partId}.${stage}.${subject}.${number}`;
 }
 
-export function pieceKey(pieceId: string, stage: Stage, subject = '-', number = 1): string {
+export function pieceKey(pieceId: string, stage: WorkStage, subject = '-', number = 1): string {
   return partKey(pieceId, '-', stage, subject, number);
 }
 

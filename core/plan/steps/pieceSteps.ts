@@ -100,7 +100,7 @@ function groupSteps(group: PartGroup, context: PlanContext): GroupSteps {
   const chain = new StepChain(context, group);
   const { lead, piece } = group;
   const late = lastAwaited(
-    piece.parcels.filter((parcel) => group.parts.some((part) => part.id === parcel.partId)),
+    piece.parcels.filter((parcel) => group.parts.some((part) => part.id === parcel.holds?.partId)),
     context.now,
   );
   if (late) chain.notBefore(late.at, late.why);

@@ -1,6 +1,6 @@
 import { FLATTING_TAKES_UM, type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import { isMetal, type Part } from '#core/facts/index';
-import { cleaningPlan, gateItems, lastWipe, markText, mendOf, repairSteps, type Surface, surfaceOf } from '#core/prep/index';
+import { cleaningPlan, gateItems, lastWipe, markText, mendOf, ownedGrits, repairSteps, type Surface, surfaceOf } from '#core/prep/index';
 import { FLASH_RUSTING } from '#core/strip/index';
 import type { PartGroup, PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
@@ -18,7 +18,7 @@ export function surfaceOfPart(part: Part, keepsPaint: boolean, context: Pick<Pla
   const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);
   const primer = first && (first.role.endsWith('primer') || first.role === 'primer') ? first : undefined;
   const film = primer ? filmLeft(primer) : null;
-  return surfaceOf(part, keepsPaint, first, film, context.workshop.grits);
+  return surfaceOf(part, keepsPaint, first, film, ownedGrits(context.facts));
 }
 
 /** Dry film a primer set has left after flatting, µm. */

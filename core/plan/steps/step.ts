@@ -1,7 +1,6 @@
-import type { Family, Hand, Lab, Role, Source, StripMethod } from '#core/facts/index';
+import type { Family, Hand, Lab, Role, Source, StripMethod, WorkStage } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import type { Minute } from '#core/units/index';
-import type { Stage } from './keys.ts';
 
 /** One thing to do at the bench, to one part or to several that go through it side by side. */
 export type Step = {
@@ -9,7 +8,7 @@ export type Step = {
   readonly id: string;
   readonly keys: readonly string[];
   readonly pieceId: string;
-  readonly stage: Stage;
+  readonly stage: WorkStage;
   readonly title: string;
   readonly detail: string;
   readonly on: readonly { readonly partId: string; readonly zoneIds: readonly string[] }[];

@@ -1,10 +1,10 @@
 import { reserveMl } from '#core/amounts/index';
 import { resolveLayer } from '#core/coats/index';
-import type { Fastening, Piece } from '#core/facts/index';
+import type { Fastening, Piece, WorkStage } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import { lastAwaited, postPlan, unreachableLater } from '#core/survey/index';
 import type { PlanContext } from '../films/index.ts';
-import { pieceKey, type Stage } from './keys.ts';
+import { pieceKey } from './keys.ts';
 import type { Step } from './step.ts';
 
 /** Steps that are done to a piece as a whole: taken apart, tried dry, fitted together. */
@@ -124,7 +124,7 @@ function touchUpJars(piece: Piece, { facts, workshop }: PlanContext): string[] {
 
 function wholeStep(
   piece: Piece,
-  stage: Stage,
+  stage: WorkStage,
   subject: string,
   rest: Pick<Step, 'title' | 'minutes' | 'detail' | 'hazards' | 'because'> &
     Partial<Pick<Step, 'stopped' | 'notBefore' | 'notBeforeWhy' | 'checks'>>,

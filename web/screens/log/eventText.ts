@@ -1,10 +1,9 @@
-import { type LogEvent, plain } from '#core/facts/index';
-import type { Stage } from '#core/plan/index';
+import { type LogEvent, plain, type WorkStage } from '#core/facts/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { sentence } from '../../views/sentence.ts';
 import { useWords } from '../../app/useWords.ts';
 
-const STAGES: Record<Exclude<Stage, 'coat'>, string> = {
+const STAGES: Record<Exclude<WorkStage, 'coat'>, string> = {
   teardown: 'Taken apart',
   wash: 'Washed',
   'test-patch': 'Test patch set',
@@ -23,9 +22,24 @@ const STAGES: Record<Exclude<Stage, 'coat'>, string> = {
   flat: 'Flatted',
   look: 'Looked at',
   fit: 'Fitted together',
+  'material-test': 'Material tested',
+  corner: 'Corner cleaned',
+  'touch-in': 'Losses touched in',
+  'bare-care': 'Bare metal finished',
+  'scrap-test': 'Tried on scrap',
+  rinse: 'Washed and dried',
+  age: 'Aged on purpose',
 };
 
 const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
+
+const INSPECTED = { accepted: 'Accepted as it is', 'one-more': 'One more coat', 'sent-back': 'Sent back' };
+const PARTED = {
+  'came-off': 'A fastening came off',
+  'would-not': 'A fastening would not come off',
+  broke: 'A fastening broke',
+  left: 'A fastening was left',
+};
 
 /** An event in plain words: what, and to what. */
 export function useEventText(): (event: LogEvent) => { what: string; who: string } {
@@ -77,6 +91,18 @@ export function useEventText(): (event: LogEvent) => { what: string; who: string
           what: `Weighed: ${words.volume(event.leftMl)} left`,
           who: facts.products.find((product) => product.id === facts.cans.find((can) => can.id === event.canId)?.productId)?.name ?? '',
         };
+      case 'inspected':
+        return { what: `${INSPECTED[event.outcome]}: ${event.reason}`, who: `${name}, ${parts(event.partIds)}` };
+      case 'parted':
+        return { what: PARTED[event.outcome], who: name };
+      case 'treated':
+        return { what: `${sentence(plain(event.mend))}: ${OUTCOMES[event.outcome]}`, who: `${name}, ${parts(event.partIds)}` };
+      case 'corner':
+        return { what: event.outcome === 'go-on' ? 'The corner came up well: go on' : 'The corner says: leave it as it is', who: name };
+      case 'amend':
+        return { what: `The time of an entry corrected to ${words.moment(Date.parse(event.to) / 60_000)}`, who: '' };
+      case 'counted':
+        return { what: `Counted: ${event.left} left`, who: facts.stock.find((row) => row.id === event.stockId)?.spec ?? '' };
       case 'note':
         return { what: event.text, who: name };
       case 'undo':

@@ -3,10 +3,11 @@ import type { Preparation } from '#core/plan/index';
 import { advisedMend, GRITS } from '#core/prep/index';
 import { partAreaCm2 } from '#core/survey/index';
 import { useState } from 'react';
-import { usePlan } from '../../../app/PlanContext.tsx';
-import { useSaving } from '../../../app/useFacts.ts';
+import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
+import { newId, useSaving } from '../../../app/useFacts.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { LadderDrawing } from './LadderDrawing.tsx';
+import { counted, toIso } from '#core/units/index';
 
 const SHEET_CM2 = 150;
 
@@ -101,18 +102,25 @@ export function SurfaceView({ piece, part, preparation }: { piece: Piece; part: 
 
 /** Papers in the drawer: ladders are made from them alone. */
 function OwnedPapers() {
-  const { workshop } = usePlan();
-  const { save } = useSaving();
+  const { facts } = usePlan();
+  const { save, remove } = useSaving();
   const [open, setOpen] = useState(false);
-  const owned = workshop.grits;
-  const keep = (grits: readonly number[] | undefined) => {
-    const { grits: _was, ...rest } = workshop;
-    void save('workshop', grits ? { ...rest, grits: [...grits].sort((a, b) => a - b) } : rest, 'Papers noted.');
+  const papers = facts.stock.filter((row) => row.kind === 'paper');
+  const toggle = (grit: number) => {
+    const row = papers.find((own) => own.spec === `P${grit}`);
+    if (row) return void remove('stock', row.id, `P${grit} is out of the drawer.`);
+    void save(
+      'stock',
+      { id: newId(), kind: 'paper', spec: `P${grit}`, unit: 'sheet', leftAt: toIso(nowMinute()) },
+      `P${grit} is in the drawer.`,
+    );
   };
   return (
     <div className="mt-2">
       <button type="button" className="linklike min-h-9 text-small" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {owned ? `From the ${owned.length} papers in the drawer` : 'Any paper can be had: say which are in the drawer'}
+        {papers.length > 0
+          ? `From the ${counted(papers.length, 'paper')} in the drawer`
+          : 'Any paper can be had: say which are in the drawer'}
       </button>
       {open && (
         <fieldset className="mt-1 flex flex-wrap gap-1.5">
@@ -122,15 +130,12 @@ function OwnedPapers() {
               key={grit}
               type="button"
               className="chip !px-2 font-mono"
-              aria-pressed={owned?.includes(grit) ?? false}
-              onClick={() => keep(owned?.includes(grit) ? owned.filter((own) => own !== grit) : [...(owned ?? []), grit])}
+              aria-pressed={papers.some((own) => own.spec === `P${grit}`)}
+              onClick={() => toggle(grit)}
             >
               P{grit}
             </button>
           ))}
-          <button type="button" className="chip" onClick={() => keep(undefined)}>
-            any can be had
-          </button>
         </fieldset>
       )}
     </div>

@@ -65,7 +65,7 @@ export function PartsEditor({ piece }: SectionProps) {
         fastenings: piece.fastenings
           ?.filter((own) => own.a !== part.id && own.b !== part.id)
           .map(({ behind, ...own }) => (behind && behind !== part.id ? { ...own, behind } : own)),
-        parcels: piece.parcels.map(({ partId, ...parcel }) => (partId && partId !== part.id ? { ...parcel, partId } : parcel)),
+        parcels: piece.parcels.map(({ holds, ...parcel }) => (holds && holds.partId !== part.id ? { ...parcel, holds } : parcel)),
       },
       `${part.name} removed.`,
     );

@@ -1,0 +1,1 @@
+export { canUpgrade, upgraded, upgradedFact } from './upgrade.ts';

@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { FORMAT_VERSION, readWorkshopText } from '../index.ts';
+
+/** Files frozen as each earlier version wrote them; the program reads all of them for ever. */
+
+const frozen = (version: number) => readFileSync(new URL(`./version${version}.json`, import.meta.url), 'utf8');
+const read = (text: string) => {
+  const answer = readWorkshopText(text);
+  if (!answer.ok) throw new Error(`${answer.problem.error} at ${answer.problem.at}`);
+  return answer.value;
+};
+
+describe('files of earlier versions', () => {
+  it('are read as files of today', () => {
+    for (let version = 1; version < FORMAT_VERSION; version++) expect(read(frozen(version)).version).toBe(FORMAT_VERSION);
+  });
+
+  it('of version 1: papers owned become rows of stock, and a parcel still holds its part', () => {
+    const old = JSON.parse(frozen(1));
+    const { facts } = read(frozen(1));
+    expect(old.facts.workshop[0].grits).toEqual([240, 400, 600, 800]);
+    expect(facts.stock.map((row) => row.spec)).toEqual(['P240', 'P400', 'P600', 'P800']);
+    expect(facts.stock[0]).toMatchObject({ kind: 'paper', unit: 'sheet' });
+    const crane = facts.pieces.find((piece) => piece.id === 'crane');
+    expect(crane?.parcels.find((parcel) => parcel.id === 'hook')).toMatchObject({ holds: { partId: 'winch' } });
+  });
+
+  it('of version 1 lose nothing else', () => {
+    const old = JSON.parse(frozen(1)).facts;
+    const { facts } = read(frozen(1));
+    expect(facts.events).toEqual(old.events);
+    for (const name of ['places', 'sheets', 'products', 'cans', 'shops', 'offers', 'agreed'] as const)
+      expect(facts[name]).toEqual(old[name]);
+    expect(facts.pieces.map((piece) => piece.parts)).toEqual(old.pieces.map((piece: { parts: unknown }) => piece.parts));
+  });
+
+  it('without the lists that came later get empty ones', () => {
+    const old = JSON.parse(frozen(1));
+    const { airSeries: _air, systems: _systems, ...facts } = old.facts;
+    expect(read(JSON.stringify({ ...old, facts })).facts).toMatchObject({ airSeries: [], systems: [] });
+  });
+
+  it('that are damaged still say where, and a version nobody knows is refused', () => {
+    const old = JSON.parse(frozen(1));
+    const broken = { ...old, facts: { ...old.facts, pieces: [{ ...old.facts.pieces[0], parcels: 'none' }, null] } };
+    const answer = readWorkshopText(JSON.stringify(broken));
+    expect(answer.ok ? null : answer.problem.at).toContain('facts.pieces');
+    const later = readWorkshopText(JSON.stringify({ ...old, version: FORMAT_VERSION + 1 }));
+    expect(later.ok ? null : later.problem.mend).toContain('Update the program');
+    const odd = readWorkshopText(JSON.stringify({ ...old, version: 0 }));
+    expect(odd.ok).toBe(false);
+  });
+});

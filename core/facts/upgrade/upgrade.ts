@@ -1,0 +1,50 @@
+import { FORMAT_VERSION } from '../format.ts';
+import { from1 } from './from1.ts';
+import type { Raw, Upgrade } from './types.ts';
+
+/** Facts of earlier versions brought up to today's, one version after the other; pure, and without an opinion on what is wrong in them. */
+
+/** The step from each version to the next. */
+const UPGRADES: Readonly<Record<number, Upgrade>> = { 1: from1 };
+
+export function isRecord(value: unknown): value is Raw {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+function listOf(value: unknown): readonly Raw[] {
+  return Array.isArray(value) ? value.filter(isRecord) : [];
+}
+
+/** A file of any known version as one of today's; what is no such file comes back as it is, for the schema to refuse. */
+export function upgraded(file: unknown): unknown {
+  if (!isRecord(file) || !isRecord(file.facts) || typeof file.version !== 'number') return file;
+  let { version, facts }: { version: number; facts: Raw } = { version: file.version, facts: file.facts };
+  for (; version < FORMAT_VERSION && UPGRADES[version]; version++) facts = upgradedFacts(facts, UPGRADES[version]);
+  return { ...file, version, facts };
+}
+
+function upgradedFacts(facts: Raw, upgrade: Upgrade): Raw {
+  const lists = Object.fromEntries(Object.entries(facts).map(([name, value]) => [name, listOf(value)]));
+  const changed = Object.fromEntries(
+    Object.entries(facts).map(([name, value]) => [
+      name,
+      Array.isArray(value)
+        ? value.map((item) => (isRecord(item) ? (name === 'events' ? upgrade.event(item) : upgrade.fact(name, item)) : item))
+        : value,
+    ]),
+  );
+  return { ...changed, ...upgrade.added(lists) };
+}
+
+/** One stored fact of an earlier version as one of today's: what an earlier state in the database needs. */
+export function upgradedFact(collection: string, fact: Raw, from: number): Raw {
+  let own = fact;
+  for (let version = from; version < FORMAT_VERSION; version++) own = UPGRADES[version].fact(collection, own);
+  return own;
+}
+
+/** Whether facts of this version can be brought up to today's. */
+export function canUpgrade(version: number): boolean {
+  for (let step = version; step < FORMAT_VERSION; step++) if (!UPGRADES[step]) return false;
+  return version <= FORMAT_VERSION;
+}
