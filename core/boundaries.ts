@@ -11,7 +11,7 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['schedule', 'buying'],
   ['bench', 'faults'],
   ['plan'],
-  ['ask'],
+  ['ask', 'verify'],
   ['invented'],
 ];
 

@@ -14,11 +14,11 @@ export function demoLog(facts: Facts): LogEvent[] {
   log.coats('tram', 'body', 1, 3, -1440 - 60, 20);
 
   log.bareMetal('roller', -5 * 1440);
-  for (const part of ['frame', 'drum', 'canopy']) log.coats('roller', part, 0, 2, -3 * 1440, 20);
+  for (const part of ['frame', 'drum']) log.coats('roller', part, 0, 2, -3 * 1440, 20);
+  log.step('roller', 'canopy', 'clean', '-', -30);
   for (const part of ['frame', 'drum']) log.step('roller', part, 'flat', part === 'frame' ? 'primer-f' : 'primer-d', -2 * 1440);
   log.coats('roller', 'frame', 1, 1, -25, 15);
   log.coats('roller', 'drum', 1, 1, -180, 15);
-  log.coats('roller', 'canopy', 1, 2, -5 * 60, 20);
 
   log.teardown('crane', -2 * 1440);
   for (const part of ['tower', 'jib']) {

@@ -140,6 +140,7 @@ export function fan(): Piece {
     parts: [
       simplePart('cage', 'Cage', {
         material: 'steel',
+        rustGuard: 'prime',
         toldBy: 'magnet',
         marks: [mark('cage-rust', 'rust-light', 'marked', 'lower wires', { pictureId: 'fan-front', x: 0.5, y: 0.63 })],
         features: ['inside-corners'],
@@ -149,6 +150,7 @@ export function fan(): Piece {
       }),
       simplePart('foot', 'Foot', {
         material: 'cast-iron',
+        rustGuard: 'prime',
         toldBy: 'magnet',
         marks: [mark('foot-pits', 'pitting', 'marked', 'rim of the foot', { pictureId: 'fan-front', x: 0.42, y: 0.8 })],
         features: ['edges', 'countersinks'],

@@ -13,7 +13,7 @@ export function balance(): Piece {
     name: 'Kitchen balance',
     looksLike: 'bracket-set',
     longestMm: 220,
-    aim: 'preserve',
+    aim: 'as-original',
     createdAt: demoTime(-2 * 1440),
     swatches: ['#5d7c4a'],
     leadExcluded: false,
@@ -64,7 +64,7 @@ export function lampShells(): Piece {
     looksLike: 'plastic-shell',
     longestMm: 170,
     aim: 'serviceable',
-    budget: 900,
+    budget: 500,
     createdAt: demoTime(-4 * 1440),
     swatches: ['#5d7c4a'],
     parts: [

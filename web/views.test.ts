@@ -137,7 +137,7 @@ describe('the states of a job sheet', () => {
     expect(states('lamp').coats).toBe('1 would not sit');
     expect(states('lamp').dates).toBe('stopped');
     expect(states('lamp').money).toContain('over');
-    expect(states('seaplane').coats).toBe('1 care to settle');
+    expect(states('seaplane').coats).toBe('1 with care');
     expect(states('tram')).toMatchObject({ strip: 'done', masking: '1 mask', finish: '1 parcel not here' });
     expect(states('crane')).toMatchObject({ strip: 'solvent gel', survey: '2 guesses to settle' });
     expect(states('balance').strip).not.toBe('done');

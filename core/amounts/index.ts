@@ -1,8 +1,11 @@
 import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
+import { areaGrowth } from '#core/units/index';
 
+export { addedUp, roundedUp, supplyKey, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
 export { type Mix, mixFor, type MixPart, type MixQuestion } from './mixing.ts';
+export { paintIn, type PaintIn, ratioOf, solidsAt } from './thinning.ts';
 
 /** Paint used, by two models of which the larger holds (BRIEF §7). */
 
@@ -25,6 +28,8 @@ const TOOLS: Record<Exclude<Hand, 'brush'>, Tool> = {
 };
 /** A brush puts nearly all of it on the part; what stays in the bristles is the rest. */
 const BRUSH_EFFICIENCY = 0.9;
+/** Minutes to brush 100 cm². */
+const BRUSH_AT_100CM2 = 2;
 export const NOZZLE_ML = 2;
 export const CAN_RESIDUE = 0.05;
 
@@ -60,8 +65,9 @@ export type CoatAmount = {
   readonly holds: 'film' | 'sweeps';
 };
 
-export function coatAmount(faces: readonly FlatFace[], film: { filmUm: number; solids: number }, hand: Hand): CoatAmount {
-  const [byFilm, bySweeps] = [filmMl(faces, film, hand), sweepsMl(faces, hand)];
+/** mL of one coat by both models; a coat of another weight takes so many times film and sweeps. */
+export function coatAmount(faces: readonly FlatFace[], film: { filmUm: number; solids: number }, hand: Hand, weight = 1): CoatAmount {
+  const [byFilm, bySweeps] = [filmMl(faces, film, hand) * weight, sweepsMl(faces, hand) * weight];
   return { filmMl: byFilm, sweepsMl: bySweeps, mlPerCoat: Math.max(byFilm, bySweeps), holds: bySweeps > byFilm ? 'sweeps' : 'film' };
 }
 
@@ -70,18 +76,18 @@ export function batchMl(ml: number): number {
   return (ml + NOZZLE_ML) / (1 - CAN_RESIDUE);
 }
 
-/** Minutes to lay one coat: 1 a part and the sweeps themselves (BRIEF §12). */
-export function coatMinutes(faces: readonly FlatFace[], hand: Hand, parts: number): number {
+/** Minutes to lay one coat: 1 a part and the sweeps themselves (BRIEF §12), and never less than the tool takes to give that much paint. */
+export function coatMinutes(faces: readonly FlatFace[], hand: Hand, parts: number, ml = 0): number {
   if (hand === 'brush') {
     const area = faces.reduce((sum, face) => sum + (face.count ?? 1) * face.longMm * face.shortMm, 0);
-    return parts + area / 10_000 / 2;
+    return parts + BRUSH_AT_100CM2 * areaGrowth(area / 100);
   }
   const tool = TOOLS[hand];
-  const seconds = faces.reduce(
+  const sweeping = faces.reduce(
     (sum, face) => sum + ((face.count ?? 1) * sweepsOf(face, hand) * (face.longMm + 2 * tool.overrunMm)) / tool.mmPerSecond,
     0,
   );
-  return parts + seconds / 60;
+  return parts + Math.max(sweeping, ml / tool.mlPerSecond) / 60;
 }
 
 /** `ask amount`: figures of a coat and of all coats, film from the table or as given. */

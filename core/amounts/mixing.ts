@@ -14,8 +14,6 @@ export type Mix = {
   readonly parts: readonly MixPart[];
   readonly ml: number;
   readonly cups: number;
-  /** Solids as sprayed ÷ solids in the bottle. */
-  readonly thinned: number;
   readonly inductionMin: number | null;
   readonly potLifeMin: number | null;
   readonly warnings: readonly string[];
@@ -54,7 +52,6 @@ export function mixFor({ needMl, label, own, thinner, cupMl = CUP_ML }: MixQuest
     ],
     ml,
     cups: Math.max(1, Math.ceil(ml / cupMl)),
-    thinned: 1 / (1 + reducer),
     inductionMin: label.inductionMin ?? null,
     potLifeMin: label.potLifeMin ?? null,
     warnings,

@@ -32,7 +32,13 @@ describe('by hand', () => {
   });
   it('minutes at the bench are one a part and the sweeps themselves', () => {
     expect(coatMinutes([face(400, 200)], 'gun', 1)).toBeCloseTo(1 + (4 * 500) / 300 / 60, 9);
-    expect(coatMinutes([face(100, 100, 2)], 'brush', 3)).toBeCloseTo(3 + 1, 9);
+    expect(coatMinutes([face(100, 100)], 'brush', 3)).toBeCloseTo(3 + 2, 9);
+  });
+  it('never give more paint in a minute than the tool can', () => {
+    const small = [face(30, 20)];
+    expect(coatMinutes(small, 'aerosol', 1, 120)).toBeCloseTo(1 + 2, 9);
+    expect(coatMinutes(small, 'airbrush', 1, 3)).toBeCloseTo(1 + 1, 9);
+    expect(coatMinutes(small, 'aerosol', 1, 0.1)).toBe(coatMinutes(small, 'aerosol', 1));
   });
 });
 
@@ -100,7 +106,7 @@ describe('a mix', () => {
   it('is paint alone where the label names nothing else', () => {
     const mix = mixFor({ needMl: 10, label: {}, own: 'acrylic-lacquer' });
     expect(mix.parts.map((part) => part.what)).toEqual(['paint']);
-    expect(mix).toMatchObject({ thinned: 1, inductionMin: null, potLifeMin: null, warnings: [] });
+    expect(mix).toMatchObject({ inductionMin: null, potLifeMin: null, warnings: [] });
   });
   it('keeps a jar of colours, not of primer or clear', () => {
     expect((['colour', 'metallic', 'clear', 'primer', 'fine-primer', 'filler-primer'] as const).map((role) => reserveMl(role, {}))).toEqual(

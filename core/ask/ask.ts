@@ -60,7 +60,7 @@ const QUESTIONS: Record<string, Question> = {
         family: familySchema,
         role: roleSchema.optional(),
         thinner: familySchema.optional(),
-        coat: z.enum(['mist', 'normal', 'wet']).optional(),
+        coat: z.enum(['mist', 'thin', 'normal', 'wet']).optional(),
         by: handSchema.optional(),
         forPlastics: z.boolean().optional(),
         promoter: z.boolean().optional(),

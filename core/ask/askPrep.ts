@@ -1,4 +1,4 @@
-import { finishSchema, materialSchema, type Material, plain, stripMethodSchema } from '#core/facts/index';
+import { finishSchema, materialSchema, type Material, plain, staysOf, stripMethodSchema } from '#core/facts/index';
 import { GRAIN_UM, gritLadder, GRITS, gritsToBuy, type NextCoat, scratchUm } from '#core/prep/index';
 import { applicationsOf, dwellOn, dwells, followUpsOf, PRACTICE, stripMethods, type StripVerdict, stripVerdict } from '#core/strip/index';
 import { z } from 'zod';
@@ -22,18 +22,20 @@ const stripSchema = z.strictObject({
 });
 type StripInput = z.infer<typeof stripSchema>;
 
-export const stripQuestion = question(stripSchema, ({ method, oldCoats, perforated, ...input }) => {
-  const full = (verdict: StripVerdict) => inFull(verdict, input.material, { ...input, oldCoats, perforated });
+export const stripQuestion = question(stripSchema, ({ method, oldCoats, perforated: _counts, printed, staysClear, ...asked }) => {
+  const stays = staysOf({ staysClear: staysClear ?? false, printed: printed ?? false });
+  const input = { ...asked, ...(stays ? { stays } : {}) };
+  const full = (verdict: StripVerdict) => inFull(verdict, input.material, { finish: input.finish, oldCoats });
   if (method) return full(stripVerdict(input, method));
   const { methods, advised, because } = stripMethods(input);
   return { methods: methods.map(full), advised, because, rule: 'strip table', source: 'default' };
 });
 
-function inFull(verdict: StripVerdict, material: Material, input: Omit<StripInput, 'method'>) {
+function inFull(verdict: StripVerdict, material: Material, input: Pick<StripInput, 'finish' | 'oldCoats'>) {
   const { method } = verdict;
   return {
     ...verdict,
-    applications: applicationsOf(method, { finish: input.finish ?? 'unknown', oldCoats: input.oldCoats, perforated: input.perforated }),
+    applications: applicationsOf(method, { finish: input.finish ?? 'unknown', oldCoats: input.oldCoats }),
     dwellMinutes: dwells(method) ? dwellOn(method, material) : null,
     hazards: PRACTICE[method].hazards,
     followUps: followUpsOf(method, material),

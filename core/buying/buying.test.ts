@@ -38,11 +38,14 @@ const coat = (id: string, ml: number, ago = 10): LogEvent => ({
 });
 const need = (mix: string, missingMl: number, productId?: string): PaintNeed => ({
   mix,
+  what: 'paint',
   productId,
   name: mix,
   family: 'acrylic-lacquer',
   role: 'colour',
+  hand: 'aerosol',
   missingMl,
+  coatsMl: missingMl,
   neededMl: missingMl,
   shelfMl: 0,
   keptMl: 0,

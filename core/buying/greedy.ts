@@ -1,17 +1,22 @@
-import type { Facts, Family, Offer, Role } from '#core/facts/index';
+import type { Facts, Family, Hand, Offer, Role } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
-import { typicalPack } from './typical.ts';
+import { BOTTLED, TYPICAL_HARDENER, TYPICAL_HOBBY_THINNER, TYPICAL_REDUCER, typicalPack } from './typical.ts';
 
 /** What must be bought, where, and what it costs: a sound greedy answer, not yet proven the cheapest. */
 
 export type PaintNeed = {
   readonly mix: string;
+  /** Paint from its container, or what is mixed into it. */
+  readonly what: 'paint' | 'reducer' | 'hardener';
   readonly productId?: string;
   readonly name: string;
   readonly family: Family;
   readonly role: Role;
+  readonly hand: Hand;
   /** mL that must still be bought, nozzle and residue counted. */
   readonly missingMl: number;
+  /** What the coats themselves take, and with what clears the nozzle of each batch. */
+  readonly coatsMl: number;
   readonly neededMl: number;
   readonly shelfMl: number;
   /** Wanted for touch-up besides, and how much of that is really left once the coats are on. */
@@ -96,9 +101,15 @@ function optionsFor(need: PaintNeed, facts: Facts): PurchaseLine[] {
   });
   if (lines.length > 0) return lines.sort((a, b) => a.price - b.price);
   const product = facts.products.find((candidate) => candidate.id === need.productId);
-  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(need.family, need.role);
+  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : packFor(need);
   const count = Math.ceil(need.missingMl / pack.ml);
   return [{ ...base, packMl: pack.ml, count, price: count * pack.price, source: 'default', leadDays: USUAL_LEAD_DAYS }];
+}
+
+/** Usual pack of what is needed: paint by its family and hand, reducer and hardener by their own. */
+function packFor({ what, family, role, hand }: PaintNeed): { ml: number; price: number } {
+  if (what === 'reducer') return BOTTLED.includes(family) ? TYPICAL_HOBBY_THINNER : TYPICAL_REDUCER;
+  return what === 'hardener' ? TYPICAL_HARDENER : typicalPack(family, role, hand);
 }
 
 function enoughStock(offer: Offer, need: PaintNeed): boolean {

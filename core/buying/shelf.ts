@@ -1,4 +1,5 @@
-import { type Can, type Facts, standingEvents } from '#core/facts/index';
+import { paintIn } from '#core/amounts/index';
+import { type Can, type Facts, type LaidCoat, standingEvents } from '#core/facts/index';
 import { toMinute } from '#core/units/index';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
@@ -41,7 +42,7 @@ export function shelfCans(facts: Facts): ShelfCan[] {
   });
   for (const event of events) {
     if (event.kind !== 'done' || event.coat?.productId === undefined || !event.coat.ml) continue;
-    let used = event.coat.ml;
+    let used = paintOf(event.coat, facts);
     const open = cans.filter(
       (entry) => entry.can.productId === event.coat?.productId && entry.since <= toMinute(event.at) && entry.left > 0,
     );
@@ -64,6 +65,15 @@ export function shelfCans(facts: Facts): ShelfCan[] {
     paid: can.paid,
     source: weighed ? 'own' : 'default',
   }));
+}
+
+/** Paint from its container in a coat as it was sprayed: less what was mixed in (BRIEF §6). */
+function paintOf(coat: LaidCoat, facts: Facts): number {
+  const ml = coat.ml ?? 0;
+  if (coat.ratio) return ml / (1 + coat.ratio.reducer + coat.ratio.hardener);
+  const product = facts.products.find((own) => own.id === coat.productId);
+  const label = facts.sheets.find((own) => own.id === product?.sheetId)?.label;
+  return paintIn(ml, label, coat.hand).paintMl;
 }
 
 /** mL of a product that will still come out of its cans. */

@@ -7,6 +7,8 @@ import { typicalPack } from './typical.ts';
 type Row = readonly [family: Family, role: Role, hand: Hand, name: string, lab: Lab];
 const GREY: Lab = { l: 62, a: 0, b: 0 };
 const WHITE: Lab = { l: 95, a: 0, b: 1 };
+/** The starter clears are satin, as their names say. */
+const SATIN_GLOSS = 30;
 const CLEAR: Lab = { l: 100, a: 0, b: 0 };
 
 const ROWS: readonly Row[] = [
@@ -32,7 +34,17 @@ export function starterShelf(): { sheets: Sheet[]; products: Product[] } {
   for (const [family, role, hand, name, lab] of ROWS) {
     const id = `starter-${family}-${role}`;
     const pack = typicalPack(family, role);
-    sheets.push({ id, name, family, role, hand, forPlastics: false, isocyanate: false, label: {}, source: 'default' });
+    sheets.push({
+      id,
+      name,
+      family,
+      role,
+      hand,
+      forPlastics: false,
+      isocyanate: false,
+      label: role === 'clear' ? { gloss: SATIN_GLOSS } : {},
+      source: 'default',
+    });
     products.push({ id: `${id}-product`, sheetId: id, name, lab, transparent: false, typicalMl: pack.ml, typicalPrice: pack.price });
   }
   return { sheets, products };

@@ -1,4 +1,4 @@
-import type { Family, Role } from '#core/facts/index';
+import type { Family, Hand, Role } from '#core/facts/index';
 
 /** Invented typical packs and prices, minor units: used where no offer is known, and then said to be "about". */
 const TYPICAL: Partial<Record<Family, readonly [ml: number, price: number]>> = {
@@ -24,10 +24,22 @@ const TYPICAL: Partial<Record<Family, readonly [ml: number, price: number]>> = {
   latex: [375, 890],
 };
 
-export function typicalPack(family: Family, role: Role): { ml: number; price: number } {
+/** Hobby paints come in small bottles for the airbrush and in cans for those who own none. */
+const HOBBY_CAN: readonly [ml: number, price: number] = [150, 990];
+export const BOTTLED: readonly Family[] = ['alcohol-acrylic', 'water-acrylic', 'waterborne-base', 'waterborne-sealer'];
+
+/** Usual pack and price of a paint laid by this hand; absent hand: as it mostly comes. */
+export function typicalPack(family: Family, role: Role, hand?: Hand): { ml: number; price: number } {
+  if (hand === 'aerosol' && BOTTLED.includes(family)) return { ml: HOBBY_CAN[0], price: HOBBY_CAN[1] };
   const [ml, price] = TYPICAL[family] ?? [400, 900];
   // Filler primers come dearer, primers for the brush in larger bottles.
   if (role === 'filler-primer') return { ml, price: Math.round(price * 1.15) };
   if (family === 'water-acrylic' && role !== 'colour') return { ml: 60, price: 690 };
   return { ml, price };
 }
+
+/** Usual bottles of what is mixed into paint. */
+export const TYPICAL_REDUCER = { ml: 500, price: 690 };
+/** Hobby paints have small bottles of thinner too. */
+export const TYPICAL_HOBBY_THINNER = { ml: 100, price: 390 };
+export const TYPICAL_HARDENER = { ml: 250, price: 1290 };

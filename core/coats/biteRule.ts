@@ -47,7 +47,7 @@ function plasticResistance(below: Below, above: Above): number {
 function resistanceOf(below: Below, above: Above): { resistance: number; what: string } {
   const bare = plasticResistance(below, above);
   if (below.family === null) return { resistance: bare, what: `bare ${plain(below.material)}` };
-  const film = filmResistance(below.family, below.state === 'cured');
+  const film = below.resistance ?? filmResistance(below.family, below.state === 'cured');
   const name = plain(below.family);
   // Through a film the solvent still reaches plastic: it is spared by one step.
   if (isPlastic(below.material) && bare + 1 < film) return { resistance: bare + 1, what: `${plain(below.material)} under its ${name}` };

@@ -18,7 +18,7 @@ export { type Above, type Below, type Finding, isBetter, type JointAnswer, type 
 export { joint, knownIn } from './joint.ts';
 export { type Remedy, remediesFor } from './remedies.ts';
 export { resolveLayer, type ResolvedLayer } from './resolve.ts';
-export { type JointBranch, jointInState, labelFinding, type StackJoint, stackJoint } from './stack.ts';
+export { type JointBranch, jointInState, labelFinding, type StackJoint, stackJoint, type UnderFilm } from './stack.ts';
 export { sheetsFromCsv, type SheetsRead, sheetsToCsv } from './sheetCsv.ts';
 export { oddLabel, type SheetField, sheetFields } from './sheetFields.ts';
 export { type FitLeft, fitLeft } from './fit.ts';
@@ -26,3 +26,7 @@ export { compareShades, PRIMER_SHADES, type ShadeRow } from './shades.ts';
 export { glossOf, sheenLevers, sheenName } from './sheen.ts';
 export { serviceFinding } from './service.ts';
 export { readySystems, type SystemDraft, type SystemKind } from './systems.ts';
+export { type FlatQuestion, flatRefused } from './flatting.ts';
+export { handFor, handServes } from './hand.ts';
+export { keptPaint } from './keptPaint.ts';
+export { normalCoats, WEIGHT_OF, weightsOf } from './weight.ts';

@@ -14,6 +14,8 @@ export type Below = {
   readonly metallic?: boolean;
   readonly role?: Role;
   readonly ageDays?: number;
+  /** What a rub with thinner has shown of unknown old paint, instead of the table's. */
+  readonly resistance?: number;
   /** Reference hours since the last coat; absent: the needed point of that state is reached. */
   readonly hours?: number;
 };
@@ -22,7 +24,7 @@ export type Above = {
   readonly family: Family;
   readonly role?: Role;
   readonly thinner?: Family;
-  readonly coat?: 'mist' | 'normal' | 'wet';
+  readonly coat?: 'mist' | 'thin' | 'normal' | 'wet';
   readonly by?: Hand;
   readonly forPlastics?: boolean;
   readonly promoter?: boolean;

@@ -179,7 +179,6 @@ describe('in the cup', () => {
     expect(mix.parts[0].ml).toBeCloseTo(24, 9);
     expect(mix.parts.map((part) => part.what)).toEqual(['paint', 'hardener', 'reducer']);
     expect(mix).toMatchObject({ cups: 2, inductionMin: 15, potLifeMin: 120 });
-    expect(mix.thinned).toBeCloseTo(1 / 1.5, 9);
   });
   it('warns of a thinner from another range', () => {
     expect(mixFor({ needMl: 5, label: {}, own: 'water-acrylic', thinner: 'acrylic-lacquer' }).warnings[0]).toContain('separate or spit');

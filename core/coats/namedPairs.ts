@@ -99,7 +99,8 @@ function overCandy(below: Below, above: Above): Finding | null {
 }
 
 function candyOverMetallic(below: Below, above: Above): Finding | null {
-  return above.family === 'candy' && below.metallic && below.state === 'fresh'
+  const madeForIt = LACQUER_GROUP.includes(below.family as BelowFamily);
+  return above.family === 'candy' && below.metallic && madeForIt && below.state === 'fresh'
     ? named('sits', 'Transparent colour over the metallic made for it, in its window.')
     : null;
 }

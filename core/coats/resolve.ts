@@ -1,6 +1,9 @@
 import { colourDifference, hidingShare } from '#core/colour/index';
-import type { Facts, Family, Hand, Label, Lab, Layer, Product, Role, Sheet } from '#core/facts/index';
+import type { Facts, Family, Hand, Label, Lab, Layer, Product, Role, Sheet, Weight } from '#core/facts/index';
+import { handFor } from './hand.ts';
+import { weightsOf } from './weight.ts';
 import { filmOfCoat } from './film.ts';
+import { sheenName } from './sheen.ts';
 
 /** A layer with everything the rules need: from its product and sheet, or from what it wants. */
 export type ResolvedLayer = {
@@ -15,7 +18,10 @@ export type ResolvedLayer = {
   readonly label?: Label;
   readonly transparent: boolean;
   readonly share: number;
+  /** Dry film of one normal coat, µm. */
   readonly filmUm: number;
+  /** How heavily each coat goes on, first to last. */
+  readonly weights: readonly Weight[];
   readonly solids: number;
   readonly isocyanate: boolean;
   readonly forPlastics: boolean;
@@ -27,6 +33,8 @@ export type ResolvedLayer = {
 
 /** Colours this near are the same tin: under 2 ΔE2000 a match (BRIEF §10). */
 const SAME_COLOUR = 2;
+/** Primers of one shade, such as two greys, do the same service. */
+const SAME_SHADE = 12;
 
 const RESOLVED = new WeakMap<Facts, WeakMap<Layer, ResolvedLayer>>();
 
@@ -54,7 +62,7 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
       family: sheet.family,
       role: sheet.role,
       lab: product.lab,
-      hand: sheet.hand,
+      hand: handFor({ layer, family: sheet.family, form: sheet.form, usual: sheet.hand, owned: handsOwned(facts) }),
       label: sheet.label,
       transparent: product.transparent,
       share: product.share,
@@ -70,7 +78,7 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
     name: 'a product no longer listed',
     lab: { l: 50, a: 0, b: 0 },
   };
-  const hand = usualHand(wanted.family, facts.workshop[0]?.hands ?? ['aerosol']);
+  const hand = handFor({ layer, family: wanted.family, owned: handsOwned(facts) });
   return complete(layer, {
     name: wanted.name,
     family: wanted.family,
@@ -80,35 +88,48 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
     transparent: wanted.family === 'candy',
     isocyanate: wanted.family === 'urethane-2k',
     forPlastics: false,
+    ...(wanted.gloss === undefined ? {} : { label: { gloss: wanted.gloss } }),
     mix: `${wanted.family} ${wanted.role} ${wanted.name}`,
   });
 }
 
-type Partial = Omit<ResolvedLayer, 'layer' | 'filmUm' | 'solids' | 'filmSource' | 'share'> & { readonly share?: number };
+type Partial = Omit<ResolvedLayer, 'layer' | 'filmUm' | 'weights' | 'solids' | 'filmSource' | 'share'> & { readonly share?: number };
 
 function complete(layer: Layer, data: Partial): ResolvedLayer {
   const film = filmOfCoat(data.family, data.role, data.hand, data.label);
   const share = data.share ?? hidingShare(data.lab);
-  return { ...data, layer, share, filmUm: film.filmUm, solids: film.solids, filmSource: film.source };
+  return { ...data, layer, share, filmUm: film.filmUm, weights: weightsOf(layer), solids: film.solids, filmSource: film.source };
 }
 
+function handsOwned(facts: Facts): readonly Hand[] {
+  return facts.workshop[0]?.hands ?? ['aerosol'];
+}
+
+/**
+ * The product on the shelf that answers to what is wanted: the same family and role, and near enough in colour. A primer answers
+ * by its shade. One with paint left in a can comes before one that is empty.
+ */
 function ownProduct(layer: Layer, facts: Facts): Product | undefined {
   const wanted = layer.wanted;
   if (!wanted) return undefined;
-  return facts.products.find((product) => {
+  const near = wanted.role.endsWith('primer') ? SAME_SHADE : SAME_COLOUR;
+  const serves = facts.products.filter((product) => {
     const sheet = facts.sheets.find((candidate) => candidate.id === product.sheetId);
-    return (
-      sheet?.family === wanted.family &&
-      sheet.role === wanted.role &&
-      (wanted.role === 'clear' || colourDifference(product.lab, wanted.lab) < SAME_COLOUR)
-    );
+    if (sheet?.family !== wanted.family || sheet.role !== wanted.role || sheet.isocyanate) return false;
+    return wanted.role === 'clear' ? sameSheen(wanted.gloss, sheet.label) : colourDifference(product.lab, wanted.lab) < near;
   });
+  return serves.find((product) => hasPaintLeft(product, facts)) ?? serves[0];
 }
 
-const BY_AIRBRUSH: readonly Family[] = ['alcohol-acrylic', 'water-acrylic', 'waterborne-base', 'waterborne-sealer'];
+/** A can entered with something in it; what was sprayed since is the shelf's business. */
+function hasPaintLeft(product: Product, facts: Facts): boolean {
+  return (
+    facts.cans.some((can) => can.productId === product.id && can.leftMl > 0.05 * can.packMl) ||
+    facts.events.some((event) => event.kind === 'bought' && event.productId === product.id)
+  );
+}
 
-function usualHand(family: Family, hands: readonly Hand[]): Hand {
-  if (family === 'latex') return 'brush';
-  if (BY_AIRBRUSH.includes(family) && hands.includes('airbrush')) return 'airbrush';
-  return hands.includes('aerosol') ? 'aerosol' : hands[0];
+/** A satin clear is not met by a gloss one. */
+function sameSheen(gloss: number | undefined, label: Label): boolean {
+  return gloss === undefined || label.gloss === undefined || sheenName(gloss) === sheenName(label.gloss);
 }

@@ -4,6 +4,12 @@ import { type Finding, worseOf } from './jointTypes.ts';
 
 /** What a part has to serve against the family of its last film (BRIEF §6, rule 8). Food is refused at the survey. */
 
+/** The hottest a face gets, and the hottest its paint's label bears, °C; absent where nobody has said. */
+export type HeatQuestion = { readonly serviceC?: number; readonly heatC?: number };
+
+/** Up to here any paint serves; and what heat paints usually bear, °C. */
+const WARM_C = 60;
+const USUAL_HEATPROOF_C = 600;
 const HEATPROOF: readonly Family[] = ['high-temperature'];
 const FUELPROOF: readonly Family[] = ['urethane-2k', 'epoxy-primer', 'high-temperature'];
 const FUEL_SOFTENS: readonly Family[] = ['alkyd-enamel', 'acrylic-enamel', 'rust-barrier', 'texture'];
@@ -19,14 +25,12 @@ const HARD: readonly Family[] = [
 ];
 
 /** Judges the last film of a zone against one demand; null where it serves. */
-function against(service: Service, family: Family): Finding | null {
+function against(service: Service, family: Family, heat: HeatQuestion): Finding | null {
   const name = plain(family);
   const say = (verdict: Finding['verdict'], text: string): Finding => ({ verdict, rule: '8 service', because: text });
   switch (service) {
     case 'heat':
-      return HEATPROOF.includes(family)
-        ? null
-        : say('stop', `It gets hot in service: ${name} softens or burns. Only high-temperature paint stays.`);
+      return againstHeat(family, heat, say);
     case 'fuel':
       if (FUELPROOF.includes(family)) return null;
       return FUEL_SOFTENS.includes(family)
@@ -47,8 +51,25 @@ function against(service: Service, family: Family): Finding | null {
   }
 }
 
+/** What the label of a heat paint has to say where the face's temperature is known. */
+function againstHeat(
+  family: Family,
+  { serviceC, heatC }: HeatQuestion,
+  say: (verdict: Finding['verdict'], text: string) => Finding,
+): Finding | null {
+  const name = plain(family);
+  if (heatC !== undefined && serviceC !== undefined)
+    return heatC >= serviceC ? null : say('stop', `It gets ${serviceC} °C hot in service; the label of this ${name} bears ${heatC} °C.`);
+  if (serviceC !== undefined && serviceC <= WARM_C) return null;
+  if (!HEATPROOF.includes(family))
+    return say('stop', `It gets hot in service: ${name} softens or burns. Only high-temperature paint stays.`);
+  return serviceC !== undefined && serviceC > USUAL_HEATPROOF_C
+    ? say('care', `It gets ${serviceC} °C hot: high-temperature paint usually bears ${USUAL_HEATPROOF_C} °C. Its label says how much.`)
+    : null;
+}
+
 /** The gravest finding of all demands on the last film; null where it serves them all. */
-export function serviceFinding(services: readonly Service[], family: Family): Finding | null {
-  const found = services.flatMap((service) => against(service, family) ?? []);
+export function serviceFinding(services: readonly Service[], family: Family, heat: HeatQuestion = {}): Finding | null {
+  const found = services.flatMap((service) => against(service, family, heat) ?? []);
   return found.length === 0 ? null : found.reduce((a, b) => worseOf(a, b));
 }

@@ -26,12 +26,14 @@ export type StackJoint = {
 };
 
 export type UnderFilm = {
-  readonly family: Family;
+  readonly family: BelowFamily;
   readonly role: ResolvedLayer['role'];
   readonly flatted: boolean;
   readonly productId?: string;
   /** Days since its last coat, where it is laid. */
   readonly ageDays?: number;
+  /** Old paint that is kept: it is in one state for good, and is never fresh. */
+  readonly kept?: { readonly state: 'dry' | 'cured'; readonly resistance?: number };
 };
 
 const NO_EVIDENCE: readonly Evidence[] = [];
@@ -47,8 +49,14 @@ export function aboveOf(layer: ResolvedLayer, promoter: boolean): Above {
     forPlastics: layer.forPlastics,
     promoter,
     ...(layer.thinner ? { thinner: layer.thinner } : {}),
-    ...(layer.layer.mistFirst ? { coat: 'mist' as const } : {}),
+    ...coatWeight(layer),
   };
+}
+
+/** How the first coat meets what is below: mist coats first, or a heavy wet one. */
+function coatWeight({ layer, weights }: ResolvedLayer): Pick<Above, 'coat'> {
+  if (layer.mistFirst || weights[0] === 'mist') return { coat: 'mist' };
+  return weights[0] === 'heavy' ? { coat: 'wet' } : {};
 }
 
 /**
@@ -76,7 +84,8 @@ export function stackJoint(
       branches: answer.verdict === 'stop' ? [] : [{ state: 'bare', scuff: false, answer, minHours: 0, keyLastsDays: null }],
     };
   }
-  const all = STATES.flatMap((state) => branchesIn(state, base, under.flatted, ask));
+  const states = under.kept ? [under.kept.state] : STATES;
+  const all = states.flatMap((state) => branchesIn(state, base, under.flatted, ask));
   const best = all.reduce((a, b) => (isBetter(b.answer.verdict, a.answer.verdict) ? b : a));
   const legal = all.filter((branch) => branch.answer.verdict === best.answer.verdict && best.answer.verdict !== 'stop');
   return {
@@ -107,6 +116,7 @@ function belowOf(material: Material, under: UnderFilm | null): Below {
     role: under?.role,
     metallic: under?.role === 'metallic',
     ...(under?.ageDays === undefined ? {} : { ageDays: under.ageDays }),
+    ...(under?.kept?.resistance === undefined ? {} : { resistance: under.kept.resistance }),
   };
 }
 
@@ -134,9 +144,9 @@ function knownOf(below: Below, under: UnderFilm | null, layer: ResolvedLayer, ev
 }
 
 /** What the label of the upper product says of the film below: forbidden, or named as fit. */
-function labelSays(below: Family, layer: ResolvedLayer): Finding | null {
-  if (layer.label?.notOver?.includes(below)) return labelFinding('forbids', below, layer.name);
-  if (layer.label?.over?.includes(below)) return labelFinding('names', below, layer.name);
+function labelSays(below: BelowFamily, layer: ResolvedLayer): Finding | null {
+  if (layer.label?.notOver?.includes(below as Family)) return labelFinding('forbids', below, layer.name);
+  if (layer.label?.over?.includes(below as Family)) return labelFinding('names', below, layer.name);
   return null;
 }
 

@@ -64,7 +64,8 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
     kind === 'quickest'
       ? [
           {
-            wanted: { family: hard ? 'acrylic-lacquer' : 'water-acrylic', role: 'clear', name: 'clear, satin', lab: NO_COLOUR },
+            // Plastic takes the clear of its colour's own family: it fuses, where another would want a scuff first.
+            wanted: { family: hard ? 'acrylic-lacquer' : family, role: 'clear', name: 'clear, satin', lab: NO_COLOUR, gloss: 30 },
             coats: 2,
             covers: 'all',
           },

@@ -20,7 +20,7 @@ export type FilmSet = {
   readonly learned?: number;
 };
 
-export type Stage = 'touch' | 'coatFrom' | 'layerFrom' | 'again' | 'flat' | 'tape' | 'handle' | 'fit' | 'cure';
+export type Stage = 'touch' | 'coatFrom' | 'layerFrom' | 'clearFrom' | 'again' | 'flat' | 'tape' | 'handle' | 'fit' | 'cure';
 
 export type Moment = { readonly at: Minute | null; readonly source: 'own' | 'label' | 'default'; readonly referenceHours: number | null };
 
@@ -29,6 +29,7 @@ export const ON_LABEL = {
   touch: 'touchMin',
   coatFrom: 'coatFromMin',
   layerFrom: 'layerFromMin',
+  clearFrom: 'clearFromMin',
   again: 'againMin',
   flat: 'flatMin',
   tape: 'tapeSafeMin',
@@ -44,6 +45,7 @@ export function referenceHours(drying: FamilyDrying, stage: Stage, label?: Label
   const fromLabel = label?.[ON_LABEL[stage]];
   if (fromLabel !== undefined) return { hours: fromLabel / 60, source: 'label' };
   if (stage === 'again') return { hours: againHours(drying), source: 'default' };
+  if (stage === 'clearFrom') return referenceHours(drying, 'layerFrom', label);
   return { hours: drying[stage], source: 'default' };
 }
 
@@ -79,6 +81,14 @@ export function windowShuts(film: FilmSet, clocks: DryingClocks): Minute | null 
   return onClock === null ? onTheWatch : Math.min(onClock, onTheWatch);
 }
 
+/** A time of the label by which something must follow: on the clock, and never later than on the watch. */
+function labelShuts(film: FilmSet, minutes: number | undefined, clocks: DryingClocks): Minute | null {
+  if (minutes === undefined) return null;
+  const drying = familyDrying(film.family);
+  const onClock = clocks.reached(film.placeId, drying.early ?? drying.mechanism, film.lastCoatEnd, minutes / 60);
+  return Math.min(onClock ?? Number.POSITIVE_INFINITY, film.lastCoatEnd + minutes);
+}
+
 export type FilmState = 'wet' | 'fresh' | 'shut' | 'dry' | 'cured';
 
 /** The times at which a film changes state; `null`: never. */
@@ -87,6 +97,10 @@ export type FilmTimes = {
   readonly opens: Minute | null;
   readonly shuts: Minute | null;
   readonly layer: Minute | null;
+  /** From when a clear may follow, and until when another product or a clear may, where the label says. */
+  readonly clear: Minute | null;
+  readonly layerShuts: Minute | null;
+  readonly clearShuts: Minute | null;
   readonly dry: Minute | null;
   readonly tape: Minute | null;
   readonly flat: Minute | null;
@@ -109,6 +123,9 @@ export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
     opens: at('coatFrom'),
     shuts,
     layer: at('layerFrom'),
+    clear: at('clearFrom'),
+    layerShuts: labelShuts(film, film.label?.layerUntilMin, clocks),
+    clearShuts: labelShuts(film, film.label?.clearUntilMin ?? film.label?.layerUntilMin, clocks),
     dry,
     tape: at('tape'),
     flat: at('flat'),

@@ -9,6 +9,7 @@ export * from './names.ts';
 export { newPart, newPiece } from './newPiece.ts';
 export * from './paint.ts';
 export * from './piece.ts';
+export { type Stays, staysOf } from './stays.ts';
 export { shiftFile } from './shift.ts';
 export * from './teardown.ts';
 export {

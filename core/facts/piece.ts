@@ -79,7 +79,14 @@ export const edgeSchema = z.strictObject({
 export type Edge = z.infer<typeof edgeSchema>;
 
 /** What a layer wants where no product is chosen yet. */
-export const wantedSchema = z.strictObject({ family: familySchema, role: roleSchema, name: nameSchema, lab: labSchema });
+export const wantedSchema = z.strictObject({
+  family: familySchema,
+  role: roleSchema,
+  name: nameSchema,
+  lab: labSchema,
+  /** The sheen wanted of a clear, gloss units; absent: any. */
+  gloss: z.number().min(0).max(100).optional(),
+});
 
 export const layerSchema = z
   .strictObject({

@@ -38,3 +38,13 @@ export const stockSchema = z.strictObject({
   unitPrice: moneySchema.optional(),
 });
 export type Stock = z.infer<typeof stockSchema>;
+
+/** So much of one kind of supply that a step uses up. */
+export type SupplyLine = {
+  readonly kind: SupplyKind;
+  /** Which of its kind: P400, fine line 3 mm, solvent gel. */
+  readonly spec: string;
+  readonly unit: SupplyUnit;
+  /** In its unit; parts of one are added before they are rounded up to what a shop sells. */
+  readonly amount: number;
+};

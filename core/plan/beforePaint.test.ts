@@ -184,7 +184,7 @@ describe('the whole piece', () => {
     expect(planOf(part({ stops: ['celluloid'] })).pieces[0].stopped).toContain('no solvent');
   });
   it('holds a part until its replacement has come', () => {
-    const parcels = [{ id: 'w', name: 'Window', price: 400, leadDays: 10, arrived: false, partId: 'body' }];
+    const parcels = [{ id: 'w', name: 'Window', price: 400, leadDays: 10, arrived: false, holds: { partId: 'body' } }];
     const result = planOf(part(), [], { parcels });
     expect(at(steps(result, 'wash')[0])).toBeGreaterThanOrEqual(NOW + 10 * 1440 - 1);
     expect(steps(result, 'wash')[0].notBeforeWhy).toContain('not ordered yet');

@@ -32,3 +32,4 @@ export {
   type WhatIfAnswer,
   withPiece,
 } from './ways/index.ts';
+export { evidenceOf, historyOf, learnedFactor } from './films/index.ts';

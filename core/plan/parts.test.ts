@@ -3,13 +3,16 @@ import { bandsOf, type HungFilm, lineState, nextMoments } from '#core/bench/inde
 import { newWorkshop } from '#core/buying/index';
 import { DryingClocks, type FilmTimes } from '#core/drying/index';
 import { FAULTS } from '#core/faults/index';
-import { type DoneEvent, EMPTY_FACTS, type Facts, newPart, newPiece, type LogEvent, type Part, type Piece } from '#core/facts/index';
+import { EMPTY_FACTS, type Facts, newPart, newPiece, type LogEvent, type Part, type Piece } from '#core/facts/index';
 import { cautionsFor, coatHazards } from '#core/safety/index';
 import { CLEANERS, lastWipe } from '#core/prep/index';
 import { toIso } from '#core/units/index';
 import { paintNeeds } from './dates/index.ts';
 import { factorFrom, historyOf, laidFilms, type PlannedFilm, tapeOffWindow, timesOf } from './films/index.ts';
-import { dwell, groupParts, nextCoat, onceReached, preparationOf, soonAfter, type Step, tapeOff } from './steps/index.ts';
+import { dwell, nextCoat, onceReached, tapeOff, whileClean } from './steps/constraints.ts';
+import { allowedBy, type Constraint, preparationOf, type Step, stepsLookedAt } from './steps/index.ts';
+import type { EndOf } from './films/index.ts';
+import { planOf } from '#core/invented/index';
 import { stripChoice } from './verdicts/index.ts';
 
 const NOW = 30_000_000;
@@ -87,34 +90,43 @@ describe('films', () => {
 });
 
 describe('gaps', () => {
+  const allowed = ({ rule }: Constraint, endOf: EndOf = never) => allowedBy(rule, room, endOf);
   it('open twice for an enamel: in its window, and again later', () => {
-    const spans = nextCoat(film('alkyd-enamel', { at: NOW }), room).allowed(never);
+    const spans = allowed(nextCoat(film('alkyd-enamel', { at: NOW }), true));
     expect(spans.map((span) => [Math.round(span.from - NOW), span.to === null ? null : Math.round(span.to - NOW)])).toEqual([
       [20, 60],
       [2880, null],
     ]);
   });
   it('ask a scuff past the window of a 2K and never come back for candy', () => {
-    expect(nextCoat(film('urethane-2k', { at: NOW }), room).allowed(never)[1]).toMatchObject({ scuff: true });
-    expect(nextCoat(film('candy', { at: NOW }), room).allowed(never)).toHaveLength(1);
-    expect(nextCoat(film('acrylic-lacquer', { at: NOW }), room).allowed(never)[0].to).toBeNull();
+    expect(allowed(nextCoat(film('urethane-2k', { at: NOW }), true))[1]).toMatchObject({ scuff: true });
+    expect(allowed(nextCoat(film('candy', { at: NOW }), false))).toHaveLength(1);
+    expect(allowed(nextCoat(film('acrylic-lacquer', { at: NOW }), true))[0].to).toBeNull();
+  });
+  it('know no scuff within a set that takes none', () => {
+    expect(allowed(nextCoat(film('solvent-base', { at: NOW }), true))).toHaveLength(2);
+    expect(allowed(nextCoat(film('solvent-base', { at: NOW }), false))).toHaveLength(1);
   });
   it('follow the end of planned steps', () => {
-    const tail = nextCoat(film('acrylic-lacquer', { step: 'one' }), room);
-    expect(tail.from).toEqual(['one']);
-    expect(tail.together).toEqual(['one']);
-    expect(tail.allowed(() => NOW + 100)[0].from).toBeCloseTo(NOW + 110, 3);
+    const next = nextCoat(film('acrylic-lacquer', { step: 'one' }), true);
+    expect(stepsLookedAt(next)).toEqual(['one']);
+    expect(next.together).toEqual(['one']);
+    expect(allowed(next, () => NOW + 100)[0].from).toBeCloseTo(NOW + 110, 3);
   });
   it('keep dwells, clean surfaces and late tape', () => {
-    expect(dwell({ step: 'on' }, [5, 60], '').allowed(() => NOW)).toEqual([{ from: NOW + 5, to: NOW + 60 }]);
-    expect(dwell({ at: NOW }, [5, 60], '').allowed(never)).toHaveLength(2);
-    expect(soonAfter({ at: NOW }, 240, '').allowed(never)).toEqual([
-      { from: NOW, to: NOW + 240 },
-      { from: NOW + 240, to: null, scuff: true },
+    expect(allowed(dwell({ step: 'on' }, [5, 60], ''), () => NOW)).toEqual([{ from: NOW + 5, to: NOW + 60 }]);
+    expect(allowed(dwell({ at: NOW }, [5, 60], ''))).toHaveLength(2);
+    expect(allowed(whileClean({ at: NOW }))).toEqual([
+      { from: NOW, to: NOW + 1440 },
+      { from: NOW + 1440, to: null, scuff: true },
     ]);
-    expect(tapeOff(film('acrylic-lacquer', { at: NOW }), room).allowed(never)).toHaveLength(2);
-    expect(tapeOff(film('acrylic-lacquer', { step: 's' }), room).allowed(() => NOW)).toHaveLength(1);
-    expect(onceReached(film('acrylic-lacquer', { at: NOW }), 'tape', room, '').allowed(never)[0].from).toBeCloseTo(NOW + 180, 3);
+    expect(allowed(tapeOff(film('acrylic-lacquer', { at: NOW })))).toHaveLength(2);
+    expect(allowed(tapeOff(film('acrylic-lacquer', { step: 's' })), () => NOW)).toHaveLength(1);
+    expect(allowed(onceReached(film('acrylic-lacquer', { at: NOW }), 'tape', ''))[0].from).toBeCloseTo(NOW + 180, 3);
+  });
+  it('are data: written down and read again they say the same', () => {
+    const { constraints } = planOf(part('a')).steps.flatMap((step) => (step.coat ? [step] : []))[1];
+    expect(JSON.parse(JSON.stringify(constraints))).toEqual(constraints);
   });
 });
 
@@ -139,39 +151,6 @@ const part = (id: string, more: Partial<Part> = {}): Part =>
   });
 const piece = (...parts: Part[]): Piece =>
   newPiece({ id: 'p', name: 'p', looksLike: 'cast-body', longestMm: 50, createdAt: toIso(NOW), leadExcluded: true, parts });
-
-describe('groups of parts', () => {
-  const coat = (partId: string): DoneEvent => ({
-    id: partId,
-    at: toIso(NOW),
-    kind: 'done',
-    pieceId: 'p',
-    stepKeys: [`p.${partId}.coat.${partId}l.1`],
-    on: [{ partId, zoneIds: [`${partId}z`] }],
-    coat: {
-      layerId: `${partId}l`,
-      name: 'red',
-      family: 'acrylic-lacquer',
-      role: 'colour',
-      lab,
-      hand: 'aerosol',
-      filmUm: 12,
-      placeId: 'room',
-    },
-  });
-  const groups = (one: Piece, events: LogEvent[] = []) =>
-    groupParts(one, historyOf({ ...EMPTY_FACTS, pieces: [one], events })).map((group) => group.parts.map((own) => own.id));
-
-  it('go side by side when alike in material, stack and past', () => {
-    expect(groups(piece(part('a'), part('b'), part('c', { material: 'steel' })))).toEqual([['a', 'b'], ['c']]);
-  });
-  it('part ways when one has had a coat, and meet again when both have', () => {
-    const both = piece(part('a'), part('b'));
-    expect(groups(both, [coat('a')])).toEqual([['a'], ['b']]);
-    expect(groups(both, [coat('a'), coat('b')])).toEqual([['a', 'b']]);
-  });
-  it('leave out what is refused', () => expect(groups(piece(part('a', { stops: ['food'] }), part('b')))).toEqual([['b']]));
-});
 
 describe('history', () => {
   it('keeps the last putting-off and forgets what was undone', () => {
@@ -227,7 +206,7 @@ describe('strip choice', () => {
     const large = part('a', { faces: [{ id: 'f', zoneId: 'az', longMm: 100, shortMm: 100, count: 1, seen: true }], finish: 'unknown' });
     const { workshop } = newWorkshop('Europe/Lisbon');
     const own = preparationOf(piece(large), large, { ...EMPTY_FACTS, workshop: [workshop], pieces: [piece(large)] });
-    expect(own.options.find((row) => row.method === 'gel')).toMatchObject({ applications: 2, minutes: 40, cost: 120 });
+    expect(own.options.find((row) => row.method === 'gel')).toMatchObject({ applications: 2, minutes: 33, cost: 96 });
   });
 });
 
@@ -246,7 +225,11 @@ describe('paint needs', () => {
     hazards: [],
     because: '',
     source: 'default',
-    consumables: 0,
+    setup: 0,
+    supplies: [],
+    constraints: [],
+    treatment: null,
+    tight: false,
     coat: {
       layerId: 'l',
       name: 'red',
@@ -257,7 +240,13 @@ describe('paint needs', () => {
       filmUm: 12,
       number: 1,
       of: 1,
+      weight: 'normal',
       ml,
+      paintMl: ml,
+      reducerMl: 0,
+      hardenerMl: 0,
+      filmMl: ml,
+      sweepsMl: 0,
       mix: 'red',
       holds: 'film',
     },
@@ -284,6 +273,9 @@ describe('the drying line', () => {
     opens: 10,
     shuts: 60,
     layer: 100,
+    clear: 100,
+    layerShuts: null,
+    clearShuts: null,
     dry: 200,
     tape: 200,
     flat: 300,

@@ -1,11 +1,11 @@
 import type { Purchases } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
 import type { FreeInterval, Placed, Schedule } from '#core/schedule/index';
-import { type Minute, toMinute } from '#core/units/index';
-import { pieceDates, type PlannedStep } from './dates/index.ts';
+import { asSentence, type Minute, toMinute } from '#core/units/index';
+import { pieceDates, type PlannedStep, type Session } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
 import { type PieceMoney, pieceMoney } from './money/index.ts';
-import type { PieceSteps } from './steps/index.ts';
+import { type PieceSteps, undecidedText } from './steps/index.ts';
 import { setNotes, type StackView, stackView } from './verdicts/index.ts';
 
 /** What the plan says of one piece. */
@@ -22,33 +22,40 @@ export type PiecePlan = {
   /** What a set of pieces seen together asks for. */
   readonly notes: readonly string[];
   readonly stopped?: string;
+  /** Parts or zones that have neither coat nor a reason to stay bare. */
+  readonly undecided?: string;
+  /** Why there is no date, and what would help; null where there is one. */
+  readonly noDateWhy: string | null;
+  /** What the stacks still want, such as a clear; a piece is not finished without saying so. */
+  readonly missing: readonly string[];
   readonly nextStepId: string | null;
   readonly steps: PieceSteps;
   readonly stacks: Readonly<Record<string, StackView>>;
   readonly late: boolean;
 };
 
-export function piecePlan(
-  piece: Piece,
-  beyond: readonly string[],
-  own: PieceSteps,
-  all: readonly PlannedStep[],
-  result: Schedule,
-  free: readonly FreeInterval[],
-  purchases: Purchases,
-  context: PlanContext,
-  /** Null: no runs for likely and safe dates. */
-  seed: number | null,
-): PiecePlan {
-  const steps = all.filter((step) => step.pieceId === piece.id);
+/** The whole plan a piece's own is cut out of. */
+export type Around = {
+  readonly steps: readonly PlannedStep[];
+  readonly sessions: readonly Session[];
+  readonly result: Schedule;
+  readonly free: readonly FreeInterval[];
+  readonly purchases: Purchases;
+  readonly context: PlanContext;
+};
+
+/** @param seed null: no runs for likely and safe dates */
+export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSteps, around: Around, seed: number | null): PiecePlan {
+  const { context, free, result } = around;
+  const steps = around.steps.filter((step) => step.pieceId === piece.id);
   const placed = steps.filter((step) => step.placed !== null).sort((a, b) => (a.placed as Placed).start - (b.placed as Placed).start);
   const complete = steps.length > 0 && placed.length === steps.length;
   const dates =
-    complete && seed !== null
-      ? pieceDates(steps, own.gaps, result.placed, free, seed, (mix) => spreadAfter(observationsOf(mix, context)))
-      : null;
+    complete && seed !== null ? pieceDates(steps, result.placed, free, seed, (mix) => spreadAfter(observationsOf(mix, context))) : null;
   const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
   const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
+  const stacks = Object.fromEntries(piece.parts.map((part) => [part.id, stackView(piece, part, context)]));
+  const undecided = piece.board || piece.aim === 'preserve' ? undefined : undecidedText(piece);
   return {
     pieceId: piece.id,
     likely: dates?.likely ?? null,
@@ -56,13 +63,29 @@ export function piecePlan(
     planned: end,
     sessions: stays.size,
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
-    money: pieceMoney(piece, all, purchases, context),
+    money: pieceMoney(piece, around.steps, around.purchases, around.sessions, context),
     beyond,
     notes: setNotes(piece, context.facts),
     ...(own.stopped ? { stopped: own.stopped } : {}),
+    ...(undecided ? { undecided } : {}),
+    noDateWhy: complete ? null : whyNoDate(steps),
+    missing: missingOn(piece, stacks),
     nextStepId: placed[0]?.id ?? null,
     steps: own,
-    stacks: Object.fromEntries(piece.parts.map((part) => [part.id, stackView(piece, part, context)])),
+    stacks,
     late: piece.neededBy !== undefined && dates !== null && dates.safe > toMinute(`${piece.neededBy}T23:59:00Z`),
   };
+}
+
+/** What holds the piece up: the step that has no date for a reason of its own, in one sentence. */
+function whyNoDate(steps: readonly PlannedStep[]): string | null {
+  const open = steps.filter((step) => step.placed === null);
+  const root = open.find((step) => !step.unplacedWhy?.startsWith('waits for')) ?? open[0];
+  if (!root) return null;
+  return root.stopped ? asSentence(root.stopped) : asSentence(`“${root.title}” has no date: ${root.unplacedWhy}`);
+}
+
+/** What stacks still need before the piece can be called finished, such as a clear over basecoat. */
+function missingOn(piece: Piece, stacks: Readonly<Record<string, StackView>>): string[] {
+  return piece.parts.flatMap((part) => stacks[part.id].missing.map((text) => `${part.name}: ${text}`));
 }

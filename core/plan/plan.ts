@@ -1,10 +1,10 @@
 import { type LineMoment, nextMoments } from '#core/bench/index';
 import { buyGreedily, type PaintNeed, type Purchases } from '#core/buying/index';
 import { clocksOf, type Conditions } from '#core/drying/index';
-import type { Facts } from '#core/facts/index';
+import type { Facts, Piece } from '#core/facts/index';
 import { type Caution, cautionsFor } from '#core/safety/index';
-import { cutToStay, type FreeInterval, freeIntervals } from '#core/schedule/index';
-import { withinLimit } from '#core/survey/index';
+import { cutToStay, type FreeInterval, freeIntervals, LAY_OUT_MINUTES, PACK_UP_MINUTES, type Schedule } from '#core/schedule/index';
+import { type Limited, withinLimit } from '#core/survey/index';
 import type { Minute } from '#core/units/index';
 import {
   byUrgency,
@@ -20,7 +20,7 @@ import {
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext } from './films/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
-import { coatKey, pieceSteps } from './steps/index.ts';
+import { coatKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
 export const DEFAULT_SEED = 20261125;
 
@@ -60,21 +60,12 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
   const history = historyOf(facts);
   const evidence = evidenceOf({ facts, clocks, history, conditions });
   const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
-  const built = [...facts.pieces].sort(byUrgency).map((whole) => {
-    const { piece, beyond } = withinLimit(whole);
-    return { piece, beyond, steps: pieceSteps(piece, context) };
-  });
-  const steps = waitForPaint(
-    built.flatMap(({ steps: own }) => own.steps),
-    facts,
-    now,
-  );
-  const gaps = built.flatMap(({ steps: own }) => own.gaps);
   const free = cutToStay(freeIntervals(workshop, now), now, stayMinutes);
-  const result = scheduleSteps(steps, gaps, free, context, conditions);
+  const wholes = [...facts.pieces].sort(byUrgency).map(withinLimit);
+  const { built, steps, result } = placeRows(wholes, free, context, conditions);
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
-  const plannedSteps = withWindows(steps, result, gaps);
+  const plannedSteps = withWindows(steps, result, clocks);
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,
@@ -82,6 +73,8 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
     built.map(({ piece }) => piece),
     (...coat) => stepOf.get(coatKey(...coat)),
   );
+  const sessions = sessionsOf(plannedSteps, free, now);
+  const around = { steps: plannedSteps, sessions, result, free, purchases, context };
   return {
     now,
     steps: plannedSteps,
@@ -89,9 +82,9 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
     needs,
     purchases,
     hanging: films,
-    sessions: sessionsOf(plannedSteps, free, now),
+    sessions,
     pieces: built.map(({ piece, beyond, steps: own }) =>
-      piecePlan(piece, beyond, own, plannedSteps, result, free, purchases, context, datesOf && !datesOf.includes(piece.id) ? null : seed),
+      piecePlan(piece, beyond, own, around, datesOf && !datesOf.includes(piece.id) ? null : seed),
     ),
     moments: nextMoments(
       films.flatMap((film) => (film.hung ? [film.hung] : [])),
@@ -100,4 +93,33 @@ export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes,
     cautions: cautionsFor(new Set(plannedSteps.flatMap((step) => step.hazards))),
     moved: movedSteps(plannedSteps, facts),
   };
+}
+
+type Built = { readonly piece: Piece; readonly beyond: readonly string[]; readonly steps: PieceSteps };
+type PlacedRows = { readonly built: readonly Built[]; readonly steps: readonly Step[]; readonly result: Schedule };
+
+/** Rows that find no place together are taken apart and tried once more, each part for itself. */
+function placeRows(wholes: readonly Limited[], free: readonly FreeInterval[], context: PlanContext, conditions: Conditions): PlacedRows {
+  const longest = longestRow(free);
+  const place = (alone: ReadonlySet<string>): PlacedRows => {
+    const built = wholes.map(({ piece, beyond }) => ({ piece, beyond, steps: pieceSteps(piece, context, { longest, alone }) }));
+    const steps = waitForPaint(
+      built.flatMap(({ steps: own }) => own.steps),
+      context.facts,
+      context.now,
+    );
+    return { built, steps, result: scheduleSteps(steps, free, context, conditions) };
+  };
+  const joined = place(new Set());
+  const stuck = joined.steps.filter((step) => step.keys.length > 1 && !step.stopped && !joined.result.placed.has(step.id));
+  return stuck.length === 0 ? joined : place(new Set(stuck.flatMap((step) => step.keys)));
+}
+
+const USUAL_ROW = 60;
+const LONGEST_ROW = 120;
+
+/** Work joined into one row still has to fit into a usual stay. */
+function longestRow(free: readonly FreeInterval[]): Minute {
+  const stays = free.slice(0, 20).map((span) => span.to - span.from - LAY_OUT_MINUTES - PACK_UP_MINUTES);
+  return stays.length === 0 ? USUAL_ROW : Math.min(LONGEST_ROW, Math.max(20, ...stays));
 }

@@ -57,11 +57,15 @@ describe('windows', () => {
     const [next] = steps(planOf(part({ layers: [primer(), enamel()] }), enamelled(90)), 'coat');
     expect(at(next) - (NOW - 90)).toBeGreaterThanOrEqual(24 * 60 - 1);
   });
-  it('scuffs bare steel that stood too long after its wipe', () => {
+  it('keeps bare steel bright in a dry box for a fortnight, and rubs the rust off after that', () => {
     const steel = (ago: number) =>
-      steps(planOf(part({ material: 'steel' }), [done('wash', ago + 60), done('prep', ago + 30), done('clean', ago)]), 'coat')[0];
+      steps(
+        planOf(part({ material: 'steel', rustGuard: 'prime' }), [done('wash', ago + 60), done('prep', ago + 30), done('clean', ago)]),
+        'coat',
+      )[0];
     expect(steel(30).placed?.scuff).toBe(false);
-    expect(steel(600).placed?.scuff).toBe(true);
+    expect(steel(2 * 1440).placed?.scuff).toBe(false);
+    expect(steel(15 * 1440).placed?.scuff).toBe(true);
     const zinc = steps(planOf(part(), [done('wash', 660), done('prep', 630), done('clean', 600)]), 'coat')[0];
     expect(zinc.placed?.scuff).toBe(false);
   });

@@ -1,5 +1,6 @@
 import { type Feature, isMetal, type Part, plain } from '#core/facts/index';
-import { markText, mendOf } from './repairs.ts';
+import { type MendScope, mendOf } from './mendChoice.ts';
+import { markText } from './repairs.ts';
 
 /** The inspection before primer, made from the marks and features of this very part (BRIEF §2, stages 3 to 5). */
 
@@ -15,12 +16,12 @@ const KEYED_BY_HAND: Record<Feature, string> = {
 };
 
 /** What is looked at under side light before the last wipe; each item is passed or sends the part back. */
-export function gateItems(part: Part, stripped: boolean): string[] {
+export function gateItems(part: Part, stripped: boolean, scopeOf: (markId: string) => MendScope): string[] {
   const items = [
     ...(stripped ? ['Crevices, undersides and inside corners free of old paint'] : []),
     'Side light: no scratch deeper than the primer fills',
     ...(part.marks ?? []).flatMap((mark) => {
-      const mend = mendOf(mark, part);
+      const mend = mendOf(mark, part, scopeOf(mark.id));
       if (mend === 'leave') return [];
       if (mend === 'replace') return [`Replaced: ${markText(mark)}`];
       return [`Put right (${plain(mend)}): ${markText(mark)}`];

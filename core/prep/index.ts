@@ -15,6 +15,19 @@ export {
   scratchUm,
   WORST_RATIO,
 } from './ladder.ts';
-export { advisedMend, leavesPhosphate, markText, mendOf, type RepairHazard, type RepairStep, repairSteps } from './repairs.ts';
-export { nextCoatOf, type Rung, startGrit, type StartGrit, type Surface, surfaceOf } from './surface.ts';
+export { advisedMend, mendOf, mendRefused, type MendScope, mendsFor, refusedMend } from './mendChoice.ts';
 export { ownedGrits } from './ownedGrits.ts';
+export { markText, metalPrep, papers, type RepairHazard, type RepairStep, repairSteps } from './repairs.ts';
+export {
+  gritForMark,
+  gritsForMark,
+  nextCoatOf,
+  type NoPaper,
+  oldPaintText,
+  type Rung,
+  startGrit,
+  type StartGrit,
+  type Surface,
+  surfaceOf,
+  takesNoPaper,
+} from './surface.ts';

@@ -12,8 +12,12 @@ import {
   GRAIN_UM,
   GRITS,
   gritLadder,
+  gritsForMark,
   gritsToBuy,
   type NextCoat,
+  mendOf,
+  mendRefused,
+  mendsFor,
   nextCoatOf,
   repairSteps,
   scratchUm,
@@ -128,21 +132,44 @@ const part = (more: Partial<Part> = {}): Part =>
     ...more,
   });
 
-describe('from marks to papers', () => {
-  it('begins at the coarsest a mark asks for, finer on small castings and plastic', () => {
-    expect(startGrit(part({ marks: [mark('pitting', 'deep'), mark('scratch')] }), false).grit).toBe(80);
-    const small = { faces: [{ id: 'f', zoneId: 'all', longMm: 70, shortMm: 30, count: 5, seen: true }] };
-    expect(startGrit(part({ ...small, marks: [mark('pitting', 'deep')] }), false).grit).toBe(180);
-    expect(startGrit(part({ material: 'abs', marks: [mark('gouge', 'deep')] }), false).grit).toBe(320);
-    expect(startGrit(part({ marks: [mark('gouge', 'deep', { mend: 'leave' })] }), false).grit).toBe(240);
-    expect(startGrit(part({ marks: [mark('gouge', 'deep')] }), true).grit).toBe(400);
+describe('from the surface to its papers', () => {
+  const bare = { keepsPaint: false, stripped: false };
+  const fine = { family: 'lacquer-primer', role: 'fine-primer' } as const;
+  it('begin by what the whole face is, not by its worst mark', () => {
+    const gouged = part({ marks: [mark('gouge', 'deep')] });
+    expect(startGrit(gouged, { ...bare, stripped: true }, 400).grit).toBe(240);
+    expect(startGrit(gouged, bare, 400).grit).toBe(400);
+    expect(startGrit(gouged, { ...bare, keepsPaint: true }, 400).grit).toBe(400);
+    expect(startGrit(part({ material: 'wood' }), bare, 400).grit).toBe(180);
+    expect(startGrit(part({ material: 'resin', surface: '3d-printed' }), bare, 400).grit).toBe(240);
+    expect(startGrit(part({ marks: [mark('rust-light')] }), bare, 400).grit).toBe(240);
   });
-  it('ends where the next coat wants it and says which scratches the primer hides', () => {
-    const surface = surfaceOf(part({ marks: [mark('scratch')] }), false, { family: 'lacquer-primer', role: 'fine-primer' }, 24);
-    expect(surface.ladder?.grits[0]).toBe(180);
-    expect(surface.ladder?.grits.at(-1)).toBe(400);
-    expect(surface.rungs.map((rung) => rung.hidden)).toEqual([false, true, true]);
-    expect(surfaceOf(part(), false, { family: 'lacquer-primer', role: 'fine-primer' }, 24, [240, 1000]).buy.length).toBeGreaterThan(0);
+  it('grind a mark where it is, up to the paper that goes over the rest', () => {
+    const own = part({ marks: [mark('pitting', 'deep')] });
+    const surface = surfaceOf(own, { ...bare, stripped: true, first: fine, primerFilmUm: 24 });
+    expect(surface.ladder?.grits).toEqual([240, 400]);
+    expect(gritsForMark(mark('pitting', 'deep'), own, surface)[0]).toBe(80);
+    expect(Math.max(...gritsForMark(mark('pitting', 'deep'), own, surface))).toBeLessThan(240);
+    const small = part({ faces: [{ id: 'f', zoneId: 'all', longMm: 70, shortMm: 30, count: 5, seen: true }] });
+    expect(gritsForMark(mark('pitting', 'deep'), small, surface)[0]).toBe(180);
+    expect(gritsForMark(mark('mould-line'), own, surface)).toEqual([]);
+    expect(gritsForMark(mark('gouge', 'deep', { mend: 'leave' }), own, surface)).toEqual([]);
+  });
+  it('end where the next coat wants it and say which scratches the primer hides', () => {
+    const surface = surfaceOf(part(), { ...bare, stripped: true, first: fine, primerFilmUm: 24 });
+    expect(surface.rungs.map((rung) => rung.hidden)).toEqual([true, true]);
+    expect(surfaceOf(part(), { ...bare, stripped: true, first: fine, primerFilmUm: 24, owned: [240, 1000] }).buy.length).toBeGreaterThan(0);
+  });
+  it('take no paper on grain, on what stays, and on washed kit plastic', () => {
+    const asked = { ...bare, first: fine, primerFilmUm: 24 };
+    const padOf = (more: Partial<Part>) => surfaceOf(part(more), asked).noPaper?.pad;
+    expect(padOf({ material: 'abs', surface: 'grained' })).toBe('grey');
+    expect(padOf({ material: 'clear', staysClear: true })).toBe('none');
+    expect(padOf({ material: 'plated-plastic', staysPlated: true })).toBe('none');
+    expect(padOf({ material: 'tinplate', printed: true })).toBe('none');
+    expect(padOf({ material: 'polystyrene' })).toBe('none');
+    expect(padOf({ material: 'polystyrene', finish: 'sound' })).toBeUndefined();
+    expect(padOf({ material: 'abs' })).toBeUndefined();
   });
   it('knows the coat that comes next', () => {
     expect(nextCoatOf({ family: 'etch-primer', role: 'primer' }, 'steel')).toBe('etch');
@@ -153,32 +180,81 @@ describe('from marks to papers', () => {
 });
 
 describe('repairs', () => {
+  const clear = { leadExcluded: true };
+  const size = { copyCm2: 100, copies: 1, factor: 1 };
   it('are advised by mark, material and shape', () => {
-    expect(advisedMend(mark('rust-deep'), part())).toBe('rust-soak');
+    expect(advisedMend(mark('rust-deep'), part(), clear)).toBe('rust-soak');
     const rod = part({ faces: [{ id: 'f', zoneId: 'all', longMm: 200, shortMm: 8, count: 4, seen: true }] });
-    expect(advisedMend(mark('rust-light'), rod)).toBe('rust-spin');
-    expect(advisedMend(mark('gouge'), part({ material: 'abs' }))).toBe('glue-build-up');
-    expect(advisedMend(mark('bent'), part({ material: 'zinc' }))).toBe('leave');
-    expect(advisedMend(mark('missing'), part())).toBe('replace');
+    expect(advisedMend(mark('rust-light'), rod, clear)).toBe('rust-spin');
+    expect(advisedMend(mark('gouge'), part({ material: 'abs' }), clear)).toBe('glue-build-up');
+    expect(advisedMend(mark('bent'), part({ material: 'zinc' }), clear)).toBe('leave');
+    expect(advisedMend(mark('missing'), part(), clear)).toBe('replace');
+  });
+  it('of cracked or worn glazing are none that ruin it', () => {
+    const glazing = part({ material: 'clear', staysClear: true });
+    expect(mendsFor(glazing, clear).sort()).toEqual(['dip', 'glue', 'leave', 'polish', 'replace']);
+    expect(advisedMend(mark('crack'), glazing, clear)).toBe('replace');
+    expect(advisedMend(mark('crack', 'slight'), glazing, clear)).toBe('leave');
+    expect(advisedMend(mark('scratch', 'slight'), glazing, clear)).toBe('polish');
+    expect(advisedMend(mark('gouge'), glazing, clear)).toBe('leave');
+  });
+  it('of plating and printing that stay are to leave or to replace', () => {
+    for (const stays of [{ staysPlated: true }, { printed: true }])
+      for (const kind of ['scratch', 'rust-light', 'crack', 'dent'] as const)
+        expect(['leave', 'replace']).toContain(advisedMend(mark(kind), part(stays), clear));
+  });
+  it('keep every veto: lead, magnesium, grain and celluloid', () => {
+    const painted = part({ finish: 'flaking' });
+    for (const mend of ['rust-brush', 'rust-spin'] as const) {
+      expect(mendRefused(mend, painted, { leadExcluded: false })).toContain('Lead');
+      expect(mendRefused(mend, painted, clear)).toBeNull();
+      expect(mendRefused(mend, part(), { leadExcluded: false })).toBeNull();
+    }
+    for (const mend of ['metal-prep', 'rust-soak', 'sand', 'polish'] as const)
+      expect(mendRefused(mend, part({ material: 'magnesium' }), clear)).toContain('Magnesium');
+    expect(mendRefused('sand', part({ surface: 'grained' }), clear)).toContain('grain');
+    expect(mendRefused('straighten', part({ material: 'clear', stops: ['celluloid'] }), clear)).toContain('Celluloid');
+    expect(mendRefused('metal-prep', part({ material: 'wood' }), clear)).toContain('rust');
+  });
+  it('turn to another way when a soak has twice brought hardly anything', () => {
+    const tried = (...outcomes: ('clean' | 'most' | 'little')[]) => ({
+      ...clear,
+      tried: outcomes.map((outcome) => ({ mend: 'rust-soak' as const, outcome })),
+    });
+    expect(mendOf(mark('rust-deep'), part(), tried('little'))).toBe('rust-soak');
+    expect(mendOf(mark('rust-deep'), part(), tried('little', 'most'))).toBe('rust-soak');
+    expect(mendOf(mark('rust-deep'), part(), tried('little', 'little'))).toBe('rust-brush');
+    expect(mendOf(mark('rust-deep', 'deep', { mend: 'rust-soak' }), part(), tried('little', 'little'))).toBe('rust-brush');
   });
   it('have their waits and cautions', () => {
-    const steps = (mend: Parameters<typeof repairSteps>[0]['mend'], material: Part['material'] = 'steel') =>
-      repairSteps({ mend, part: part({ material }), areaCm2: 100, where: 'left' });
-    expect(steps('filler')[0].then?.[0]).toBe(45);
-    expect(steps('glue-build-up')[0].then?.[0]).toBe(180);
-    expect(steps('straighten', 'vinyl')[0].hazards).toContain('heat');
-    expect(steps('metal-prep')[1].detail).toContain('etch');
-    expect(steps('sand')).toEqual([]);
+    const steps = (mend: Parameters<typeof repairSteps>[0]['mend'], more: Partial<Part> = {}) =>
+      repairSteps({ mend, part: part(more), size, where: 'left', grits: [180] });
+    expect(steps('filler')[0].sets?.[0]).toBe(45);
+    expect(steps('glue-build-up')[0].sets?.[0]).toBe(180);
+    expect(steps('straighten', { material: 'vinyl' })[0].hazards).toContain('heat');
+    expect(steps('metal-prep')[1]).toMatchObject({ detail: expect.stringContaining('etch'), asks: true });
+    expect(steps('rust-soak')[1]).toMatchObject({ asks: true, bares: true });
+    expect(steps('sand')[0]).toMatchObject({ title: 'Sand it out with P180, left', bares: true });
+    expect(steps('polish', { staysClear: true })[0].hazards).toEqual([]);
+    expect(steps('leave')).toEqual([]);
+  });
+  it('of a mark take no longer on a large face than on a palm', () => {
+    const minutes = (copyCm2: number) =>
+      repairSteps({ mend: 'sand', part: part(), size: { ...size, copyCm2 }, where: '', grits: [120, 180] })[0].minutes;
+    expect(minutes(20_000)).toBe(minutes(60));
+    expect(minutes(10)).toBeLessThan(minutes(60));
   });
 });
 
 describe('gate and cleaning', () => {
   it('lists what this part has, and the water break on metal', () => {
-    const items = gateItems(part({ features: ['countersinks'], marks: [mark('gouge')] }), true);
+    const items = gateItems(part({ features: ['countersinks'], marks: [mark('gouge')] }), true, () => ({ leadExcluded: true }));
     expect(items.some((item) => item.includes('Countersinks'))).toBe(true);
     expect(items.some((item) => item.includes('gouge, left'))).toBe(true);
     expect(items.at(-1)).toContain('Water break');
-    expect(gateItems(part({ material: 'abs' }), false).some((item) => item.includes('Water break'))).toBe(false);
+    expect(gateItems(part({ material: 'abs' }), false, () => ({ leadExcluded: true })).some((item) => item.includes('Water break'))).toBe(
+      false,
+    );
   });
   it('names the cleaners a material does not bear', () => {
     const names = (...args: Parameters<typeof cleaningPlan>) => cleaningPlan(...args).forbidden.map(({ name }) => name);

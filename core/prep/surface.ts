@@ -1,8 +1,7 @@
-import { type Family, isMetal, type Mark, type Material, type Part, type Role } from '#core/facts/index';
-import { markText } from './repairs.ts';
+import { type Family, isMetal, type Mark, type Material, type OldPaint, type Part, type Role, staysOf } from '#core/facts/index';
 import { finishRange, GRITS, gritLadder, gritsToBuy, hidesUm, type Ladder, type NextCoat, scratchUm } from './ladder.ts';
 
-/** From what the survey saw to the papers that are used, and what of their scratches the primer hides. */
+/** From what the survey saw to the papers that are used, and what of their scratches the primer hides (BRIEF §4). */
 
 /** The coat that comes next, as the finish table names it. */
 export function nextCoatOf(first: { readonly family: Family; readonly role: Role } | undefined, material: Material): NextCoat {
@@ -21,32 +20,43 @@ const SMALL_CASTING_MM = 150;
 
 export type StartGrit = { readonly grit: number; readonly because: string };
 
-/** The paper to begin with: the coarsest that a mark asks for, held back on plastics, small castings and kept paint (BRIEF §4). */
-export function startGrit(part: Part, keepsPaint: boolean): StartGrit {
-  const hardMetal = isMetal(part.material);
-  if (keepsPaint) return { grit: 400, because: 'Sound old paint is only keyed: P400 or a red pad, lightly.' };
-  const asked = (part.marks ?? []).map((mark) => ({ mark, grit: gritForMark(mark, part) })).filter(({ grit }) => grit !== null);
-  const usual = hardMetal ? 240 : part.material === 'wood' ? 180 : 400;
-  const coarsest = asked.reduce<{ mark: Mark; grit: number | null } | null>(
-    (found, own) => (found === null || (own.grit as number) < (found.grit as number) ? own : found),
-    null,
-  );
-  if (coarsest?.grit === null || coarsest === null || coarsest.grit >= usual) {
-    const why = hardMetal
-      ? 'Light scratches and stains of stripping: P240.'
-      : part.material === 'wood'
-        ? 'Wood begins at P180, with the grain.'
-        : 'Plastic begins at P400.';
-    return { grit: usual, because: why };
-  }
-  return { grit: coarsest.grit, because: `${markText(coarsest.mark)}: it asks for P${coarsest.grit}.` };
+/** What of a face takes no paper at all, and what it is gone over with instead. */
+export type NoPaper = { readonly pad: 'grey' | 'none'; readonly because: string };
+
+/** Faces that no paper touches: grain, what stays, and washed kit styrene, which is its own key (BRIEF §4, §6). */
+export function takesNoPaper(part: Part): NoPaper | null {
+  if (staysOf(part)) return { pad: 'none', because: 'What stays as it is takes no paper.' };
+  if (part.surface === 'grained') return { pad: 'grey', because: 'Paper levels the grain: prep cleaner, then a grey pad, lightly.' };
+  if (part.material === 'polystyrene' && part.surface === undefined && part.finish === 'bare')
+    return { pad: 'none', because: 'Washed kit plastic is its own key: only mould lines and gates are sanded.' };
+  return null;
 }
 
-function gritForMark(mark: Mark, part: Part): number | null {
+/** How a part comes to its sanding: old paint kept, stripped to bare, or bare from the start. */
+export type SurfaceState = { readonly keepsPaint: boolean; readonly stripped: boolean };
+
+/**
+ * The paper the whole face begins with: P240 for the stains of stripping, the finish paper where it was clean and bare, P400 on
+ * plastic and kept paint. A mark is ground where it is and asks nothing of the rest (BRIEF §4).
+ */
+export function startGrit(part: Part, { keepsPaint, stripped }: SurfaceState, coarsestFinish: number): StartGrit {
+  if (keepsPaint) return { grit: 400, because: 'Sound old paint is only keyed: P400 or a red pad, lightly.' };
+  if (part.surface === '3d-printed') return { grit: 240, because: 'Layer lines of a printed part: P240, wet.' };
+  if (part.material === 'wood') return { grit: 180, because: 'Wood begins at P180, with the grain.' };
+  if (!isMetal(part.material)) return { grit: 400, because: 'Plastic begins at P400.' };
+  if (stripped || hasStains(part)) return { grit: 240, because: 'Light scratches and stains of stripping: P240.' };
+  return { grit: coarsestFinish, because: `Clean bare metal is only keyed: P${coarsestFinish}.` };
+}
+
+function hasStains(part: Part): boolean {
+  return (part.marks ?? []).some((mark) => mark.kind === 'rust-light' || mark.kind === 'rust-deep' || mark.kind === 'pitting');
+}
+
+/** The paper a mark is ground with where it is; null where none is. */
+export function gritForMark(mark: Mark, part: Part): number | null {
   if (mark.mend === 'leave' || mark.mend === 'replace') return null;
   const soft = !isMetal(part.material) && part.material !== 'wood';
-  const longest = Math.max(...part.faces.map((face) => face.longMm));
-  const small = longest < SMALL_CASTING_MM;
+  const small = Math.max(...part.faces.map((face) => face.longMm)) < SMALL_CASTING_MM;
   const bad = mark.severity === 'deep';
   switch (mark.kind) {
     case 'gouge':
@@ -60,6 +70,10 @@ function gritForMark(mark: Mark, part: Part): number | null {
     case 'rust-light':
     case 'dent':
       return soft ? 400 : mark.severity === 'slight' ? 240 : 180;
+    case 'support-marks':
+      return 220;
+    case 'layer-lines':
+      return 240;
     case 'mould-line':
       return 320;
     case 'bent':
@@ -81,7 +95,9 @@ export type Rung = {
 export type Surface = {
   readonly start: StartGrit;
   readonly next: NextCoat;
+  /** Null where no paper goes over the face. */
   readonly ladder: Ladder | null;
+  readonly noPaper: NoPaper | null;
   /** Grits to buy where those owned make no ladder. */
   readonly buy: readonly number[];
   readonly rungs: readonly Rung[];
@@ -90,35 +106,68 @@ export type Surface = {
   readonly hidesUm: number | null;
 };
 
+/** What a surface is asked with beside the part. */
+export type SurfaceQuestion = SurfaceState & {
+  readonly first?: { readonly family: Family; readonly role: Role };
+  /** Dry film the first primer has left, µm; null without one. */
+  readonly primerFilmUm: number | null;
+  readonly owned?: readonly number[];
+};
+
 /** The grit ladder of a part for what comes next, each rung with its reason and what the primer makes of its scratches. */
-export function surfaceOf(
-  part: Part,
-  keepsPaint: boolean,
-  first: { readonly family: Family; readonly role: Role } | undefined,
-  primerFilmUm: number | null,
-  owned: readonly number[] = GRITS,
-): Surface {
-  const start = startGrit(part, keepsPaint);
+export function surfaceOf(part: Part, { keepsPaint, stripped, first, primerFilmUm, owned = GRITS }: SurfaceQuestion): Surface {
   const next = nextCoatOf(first, part.material);
   const range = finishRange(next, primerFilmUm ?? undefined);
-  const ladder = keepsPaint ? { grits: [start.grit], ratios: [] } : gritLadder(start.grit, next, owned, range);
-  const buy = ladder ? [] : gritsToBuy(start.grit, next, owned, range);
+  const start = startGrit(part, { keepsPaint, stripped }, range[0]);
+  const noPaper = takesNoPaper(part);
+  const shared = { start, next, noPaper, primerFilmUm, hidesUm: primerFilmUm === null ? null : hidesUm(primerFilmUm) };
+  if (noPaper) return { ...shared, ladder: null, buy: [], rungs: [] };
+  const from = Math.min(start.grit, range[1]);
+  const ladder = keepsPaint ? { grits: [start.grit], ratios: [] } : gritLadder(from, next, owned, range);
+  const buy = ladder ? [] : gritsToBuy(from, next, owned, range);
   // Without a ladder from the papers owned the plan goes on with the one that the missing paper makes.
-  const used = ladder ?? gritLadder(start.grit, next, [...owned, ...buy], range);
-  const hides = primerFilmUm === null ? null : hidesUm(primerFilmUm);
-  const rungs = (used?.grits ?? []).map((grit, index): Rung => {
-    const ratio = index === 0 ? null : (used as Ladder).ratios[index - 1];
+  const used = ladder ?? gritLadder(from, next, [...owned, ...buy], range);
+  return { ...shared, ladder: used, buy, rungs: rungsOf(used, start, shared.hidesUm) };
+}
+
+function rungsOf(ladder: Ladder | null, start: StartGrit, hides: number | null): Rung[] {
+  return (ladder?.grits ?? []).map((grit, index): Rung => {
+    const ratio = index === 0 ? null : (ladder as Ladder).ratios[index - 1];
     const depth = scratchUm(grit);
     return {
       grit,
       grainRatio: ratio,
       scratchUm: depth,
       hidden: hides === null ? null : depth <= hides + 1e-9,
-      because:
-        index === 0
-          ? start.because
-          : `${(ratio as number).toFixed(2)} times finer than the paper before: ${(ratio as number) <= 2 ? 'it takes the old scratches out' : 'care, a little wide; take your time'}.`,
+      because: ratio === null ? start.because : ratioText(ratio),
     };
   });
-  return { start, next, ladder: used, buy, rungs, primerFilmUm, hidesUm: hides };
+}
+
+function ratioText(ratio: number): string {
+  return `${ratio.toFixed(2)} times finer than the paper before: ${ratio <= 2 ? 'it takes the old scratches out' : 'care, a little wide; take your time'}.`;
+}
+
+/** Papers a mark is ground with where it is, from its own grit to the one the whole face begins with. */
+export function gritsForMark(mark: Mark, part: Part, surface: Pick<Surface, 'ladder' | 'start'>): number[] {
+  const from = gritForMark(mark, part);
+  if (from === null) return [];
+  const to = surface.ladder?.grits[0] ?? (isMetal(part.material) ? 400 : 600);
+  if (from >= to) return surface.ladder ? [] : [from];
+  const between = gritLadder(from, 'colour', GRITS, [to, to])?.grits ?? [from];
+  return between.filter((grit) => grit < to || !surface.ladder);
+}
+
+/** What sound old paint is known to be, in words for a title. */
+export function oldPaintText(oldPaint: OldPaint | undefined): string {
+  switch (oldPaint) {
+    case 'baked-enamel':
+      return 'the old factory enamel';
+    case 'household':
+      return 'the old household paint';
+    case 'own-coat':
+      return 'your earlier coat';
+    default:
+      return 'the old paint';
+  }
 }

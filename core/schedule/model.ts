@@ -2,14 +2,18 @@ import type { Minute } from '#core/units/index';
 
 /** The scheduling problem: attended work in free hours, waits in between, windows that open and shut. */
 
-/** One legal stretch for the start of an activity; `to` null: without end. `scuff`: keyed first, which costs minutes. */
-export type Allowed = { readonly from: Minute; readonly to: Minute | null; readonly scuff?: boolean; readonly label?: string };
+/** One legal stretch for the start of an activity; `to` null: without end. `scuff`: keyed first, which costs these minutes. */
+export type Allowed = {
+  readonly from: Minute;
+  readonly to: Minute | null;
+  readonly scuff?: boolean;
+  readonly scuffMinutes?: number;
+};
 
 export type Activity = {
   readonly id: string;
   /** Attended minutes without a scuff. */
   readonly minutes: number;
-  readonly scuffMinutes: number;
   /** Same mix: sprayed side by side without a change-over; undefined: needs no booth. */
   readonly mix?: string;
   readonly notBefore?: Minute;
@@ -28,6 +32,8 @@ export type Gap = {
   /** Steps it shares a window with: placed together, or not at all where no later branch exists. */
   readonly together: readonly string[];
   readonly reason: string;
+  /** Its window is open already, by the log, and shuts: what leads to it is done before anything else. */
+  readonly opened?: boolean;
 };
 
 export type FreeInterval = { readonly from: Minute; readonly to: Minute };

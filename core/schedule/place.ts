@@ -78,13 +78,27 @@ class Placement {
    * short work before long, so that films dry while the long work is done.
    */
   #rank(group: readonly Activity[], trial: Trial): number {
-    const { allowed } = this.#allowedFor(group[0], new Map());
-    const closes = allowed[0]?.to ?? null;
     const start = trial.slots[0].slot.start;
+    const closes = this.#shuts(group);
     const nextStay = this.#problem.free.find((span) => span.from > start)?.from ?? Number.POSITIVE_INFINITY;
     if (closes !== null && closes < nextStay && start <= closes) return closes - 1e9;
     const minutes = group.reduce((sum, activity) => sum + activity.minutes, 0);
     return start + group[0].priority + minutes / 2;
+  }
+
+  /** When the group must have begun so that every window now open on one of its members is met; null where none is. */
+  #shuts(group: readonly Activity[]): Minute | null {
+    let closes: Minute | null = null;
+    let before = 0;
+    for (const activity of group) {
+      const gaps = (this.#gapsTo.get(activity.id) ?? []).filter((gap) => gap.from.every((id) => this.#placed.has(id)));
+      for (const gap of gaps) {
+        const to = gap.allowed((id) => (this.#placed.get(id) as Placed).end)[0]?.to ?? null;
+        if (to !== null && to - before >= this.#problem.now) closes = Math.min(closes ?? to - before, to - before);
+      }
+      before += activity.minutes;
+    }
+    return closes;
   }
 
   /** Activities tied by a shared window, in the order their gaps give. */
@@ -157,7 +171,7 @@ class Placement {
       const span = allowed.findIndex(
         (stretch) => slot.start >= stretch.from - 1e-6 && (stretch.to === null || slot.start <= stretch.to + 1e-6),
       );
-      if (index > 0 && first !== null && slot.start > first + 1e-6) inWindow = false;
+      if (first !== null && slot.start > first + 1e-6) inWindow = false;
       slots.push({ activity, slot, span });
       ends.set(activity.id, slot.end);
       this.#timeline.add({ id: activity.id, start: slot.start, end: slot.end, mix: activity.mix });
@@ -173,8 +187,9 @@ class Placement {
     let first: Minute | null = null;
     for (const gap of this.#gapsTo.get(activity.id) ?? []) {
       const spans = gap.allowed(endOf);
-      if (gap.together.length > 0 && spans.length > 1 && spans[0].to !== null)
-        first = first === null ? spans[0].to : Math.min(first, spans[0].to);
+      // A window that something already done has opened is held as those are that the plan opens itself; one long shut is not.
+      const opened = gap.together.length > 0 || (gap.from.length === 0 && (spans[0]?.to ?? 0) >= this.#problem.now);
+      if (opened && spans.length > 1 && spans[0].to !== null) first = first === null ? spans[0].to : Math.min(first, spans[0].to);
       allowed = intersect(allowed, spans);
     }
     return { allowed, first };
@@ -223,13 +238,25 @@ class Placement {
   }
 
   #giveUp(group: readonly Activity[]): void {
-    const why =
-      this.#problem.free.length === 0
-        ? 'no free hour in the week'
-        : group.length > 1
-          ? 'no free evening is long enough for its windows'
-          : 'no free time fits it';
+    const why = this.#whyNot(group);
     for (const activity of group) this.#unplaced.push({ id: activity.id, why });
+  }
+
+  /** What is missing, and what would help. */
+  #whyNot(group: readonly Activity[]): string {
+    const { free, now } = this.#problem;
+    if (free.length === 0) return 'no hour of the week is free: add one under Workshop';
+    if (group.some((activity) => activity.nextAir?.(now) === null))
+      return 'the air where you spray never lets this paint on: warm it, dry it, or choose another place';
+    const longest = Math.floor(Math.max(...free.map((span) => span.to - span.from)));
+    const needed = Math.ceil(group.reduce((sum, activity) => sum + activity.minutes, 0));
+    const room = `the longest free stay has ${longest} min`;
+    if (group.length > 1)
+      return needed > longest
+        ? `${needed} min of work share a window and must be done in one stay, and ${room}: free a longer one`
+        : `its ${group.length} steps share a window that no free stay is long enough for, waits counted in, and ${room}: free a longer one`;
+    if (needed > longest) return `it takes ${needed} min at a stretch, and ${room}: free a longer one`;
+    return 'its window shuts before the next free stay: free an hour that lies in it';
   }
 }
 
@@ -240,7 +267,9 @@ export function intersect(one: readonly Allowed[], other: readonly Allowed[]): A
     for (const b of other) {
       const from = Math.max(a.from, b.from);
       const to = a.to === null ? b.to : b.to === null ? a.to : Math.min(a.to, b.to);
-      if (to === null || from <= to) result.push({ from, to, scuff: a.scuff || b.scuff, label: b.label ?? a.label });
+      if (to !== null && from > to) continue;
+      const scuff = a.scuff || b.scuff;
+      result.push({ from, to, scuff, ...(scuff ? { scuffMinutes: (a.scuffMinutes ?? 0) + (b.scuffMinutes ?? 0) } : {}) });
     }
   }
   return result.sort((a, b) => a.from - b.from);

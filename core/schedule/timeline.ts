@@ -33,7 +33,7 @@ export class Timeline {
   /** The earliest start inside the allowed stretches, not before `after`; null if there is none. */
   earliest(activity: Activity, allowed: readonly Allowed[], after: Minute): Slot | null {
     for (const span of allowed) {
-      const minutes = activity.minutes + (span.scuff ? activity.scuffMinutes : 0);
+      const minutes = activity.minutes + (span.scuffMinutes ?? 0);
       const from = Math.max(span.from, after);
       const slot = this.#inSpan(activity, minutes, from, span.to ?? Number.POSITIVE_INFINITY);
       if (slot) {

@@ -1,6 +1,18 @@
 import { isMetal, type Material, type Part, type Piece, type StripMethod } from '#core/facts/index';
-import { applicationsOf, dwellOn, dwells, minutesFactor, PRACTICE, type StripHazard, type StripWork } from './practice.ts';
-import { stripMethods, stripQuestionOf, type StripVerdict } from './verdict.ts';
+import type { WorkSize } from '#core/units/index';
+import { type StripAdvice, type StripScope, stripMethods } from './advice.ts';
+import {
+  applicationsOf,
+  dwellOn,
+  dwells,
+  methodMinutes,
+  PRACTICE,
+  STRIPPER_PRICE,
+  type StripHazard,
+  stripperMl,
+  type StripWork,
+} from './practice.ts';
+import { stripQuestionOf, type StripVerdict } from './verdict.ts';
 
 /** One method on one part in full: what it asks of the person, the purse and the steps after it. */
 export type StripOption = StripVerdict & {
@@ -15,6 +27,9 @@ export type StripOption = StripVerdict & {
   readonly cost: number;
   readonly hazards: readonly StripHazard[];
   readonly followUps: readonly string[];
+  /** Of a bath: litres that cover the part, and whether it fits the tub owned; absent: no tub is known of. */
+  readonly bathLitres?: number;
+  readonly fitsTub?: boolean;
 };
 
 const SITTING_MINUTES = 60;
@@ -23,26 +38,34 @@ const LONG_SOAK_MINUTES = 180;
 /** Metals that flash-rust within minutes to hours once bare. */
 export const FLASH_RUSTING: readonly Material[] = ['steel', 'cast-iron', 'tinplate'];
 
-/** Every method for a part of this area, with the advised one. */
+/** Set-up of a treatment: laid out, gloves on, cleared away (BRIEF §12). */
+export const STRIP_SETUP_MINUTES = 10;
+
+/** Every method for a part of this size, with the advised one. */
 export function stripOptions(
   part: Part,
   piece: Pick<Piece, 'leadExcluded' | 'limit'>,
-  areaCm2: number,
-  perforated: boolean,
+  scope: StripScope,
   without: readonly StripMethod[] = [],
   learned: (method: StripMethod) => number = () => 1,
-): { readonly options: readonly StripOption[]; readonly advised: StripMethod | null; readonly because: string } {
-  const { methods, advised, because } = stripMethods(stripQuestionOf(part, piece), without);
-  const work: StripWork = { finish: part.finish, oldCoats: part.oldCoats, perforated };
-  return { advised, because, options: methods.map((verdict) => option(verdict, part, work, areaCm2, learned(verdict.method))) };
+): { readonly options: readonly StripOption[] } & Pick<StripAdvice, 'advised' | 'because'> {
+  const { methods, advised, because } = stripMethods(stripQuestionOf(part, piece), without, scope);
+  const work: StripWork = { finish: part.finish, oldCoats: part.oldCoats };
+  return { advised, because, options: methods.map((verdict) => option(verdict, part, work, scope, learned(verdict.method))) };
 }
 
-function option(verdict: StripVerdict, part: Part, work: StripWork, areaCm2: number, learned: number): StripOption {
+function option(
+  verdict: StripVerdict,
+  part: Part,
+  work: StripWork,
+  { size, fitsTub, bathLitres = 0 }: StripScope,
+  learned: number,
+): StripOption {
   const { method } = verdict;
   const practice = PRACTICE[method];
   const applications = applicationsOf(method, work);
   const dwell = dwells(method) ? dwellOn(method, part.material, learned) : null;
-  const minutes = Math.round(applications * (practice.fixed + (practice.per100cm2 * areaCm2 * minutesFactor(work)) / 100));
+  const minutes = Math.round(STRIP_SETUP_MINUTES + methodMinutes(method, size, applications));
   const soaks = dwell && dwell.usual >= LONG_SOAK_MINUTES ? applications : 0;
   return {
     ...verdict,
@@ -51,10 +74,17 @@ function option(verdict: StripVerdict, part: Part, work: StripWork, areaCm2: num
     minutes,
     waitMinutes: dwell ? applications * dwell.usual : 0,
     days: Math.max(1, Math.ceil(minutes / SITTING_MINUTES)) + soaks,
-    cost: Math.round((applications * practice.costPer100cm2 * areaCm2) / 100),
+    cost: Math.round(costOf(method, size, bathLitres, applications)),
     hazards: practice.hazards,
     followUps: followUpsOf(method, part.material),
+    ...(practice.bath ? { bathLitres, ...(fitsTub === undefined ? {} : { fitsTub }) } : {}),
   };
+}
+
+/** Stripper that is used up, minor units of money: gel each time, a bath once. */
+function costOf(method: StripMethod, size: WorkSize, bathLitres: number, applications: number): number {
+  const times = PRACTICE[method].bath ? 1 : applications;
+  return times * stripperMl(method, size, bathLitres) * (STRIPPER_PRICE[method] ?? 0);
 }
 
 /** What must follow a method on a material before paint. */

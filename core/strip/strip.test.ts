@@ -8,9 +8,12 @@ import {
   dwellOn,
   learnedDwell,
   looksAt,
+  offMinutes,
+  onMinutes,
   refusedMethod,
   stripMethods,
   stripOptions,
+  type StripScope,
   stripVerdict,
   withAllowedMethods,
 } from './index.ts';
@@ -54,8 +57,7 @@ describe('strip verdicts', () => {
   });
   it('minds flaking paint, printing and glazing', () => {
     expect(stripVerdict({ material: 'steel', finish: 'flaking' }, 'scuff').verdict).toBe('never');
-    expect(stripVerdict({ material: 'tinplate', finish: 'sound', printed: true }, 'gel').verdict).toBe('never');
-    expect(stripVerdict({ material: 'clear', finish: 'sound', staysClear: true }, 'scuff').verdict).toBe('never');
+    expect(stripVerdict({ material: 'tinplate', finish: 'sound', stays: 'printed' }, 'gel').verdict).toBe('never');
   });
   it('asks for a test patch when unsure, none where nothing is removed', () => {
     expect(stripVerdict({ material: 'zinc', finish: 'unknown' }, 'gel').testPatch).toBe('required');
@@ -63,12 +65,80 @@ describe('strip verdicts', () => {
     expect(stripVerdict({ material: 'zinc', finish: 'sound' }, 'scuff').testPatch).toBe('no');
     expect(stripVerdict({ material: 'abs', finish: 'sound' }, 'gel').testPatch).toBe('no');
   });
-  it('advises the mildest that works and never a chlorinated remover', () => {
-    expect(stripMethods({ material: 'zinc', finish: 'flaking' }).advised).toBe('gel');
-    expect(stripMethods({ material: 'abs', finish: 'flaking' }).advised).toBe('wet-sand');
-    expect(stripMethods({ material: 'steel', finish: 'sound' }).advised).toBe('scuff');
-    expect(stripMethods({ material: 'brass', finish: 'bare' }).advised).toBeNull();
-    for (const material of MATERIALS) expect(stripMethods({ material }).advised).not.toBe('chlorinated');
+  it('only washes what stays clear, plated or printed, by whatever method', () => {
+    for (const stays of ['clear', 'plated', 'printed'] as const)
+      for (const material of ['clear', 'plated-plastic', 'tinplate', 'steel'] as const) {
+        for (const method of STRIP_METHODS)
+          expect(stripVerdict({ material, finish: 'sound', stays, leadExcluded: true }, method).verdict).toBe('never');
+        expect(stripMethods({ material, finish: 'sound', stays }).advised).toBeNull();
+      }
+  });
+  it('lets nothing but gel and wet scuffing near magnesium, whoever insists', () => {
+    for (const method of STRIP_METHODS) {
+      const verdict = stripVerdict({ material: 'magnesium', finish: 'sound', leadExcluded: true }, method);
+      if (method === 'gel' || method === 'scuff') expect(verdict.verdict).toBe('ok');
+      else expect(verdict).toMatchObject({ verdict: 'never', noOverride: true });
+    }
+  });
+  it('keeps paper, brush and blast from grain, and scuffs it with a pad', () => {
+    for (const method of ['wet-sand', 'brush', 'blast'] as const)
+      expect(stripVerdict({ material: 'steel', finish: 'sound', grained: true, leadExcluded: true }, method).verdict).toBe('never');
+    expect(stripVerdict({ material: 'abs', finish: 'sound', grained: true }, 'scuff')).toMatchObject({ verdict: 'ok' });
+  });
+});
+
+describe('the advised method', () => {
+  const scope = (copyCm2: number, more: Partial<StripScope> = {}): StripScope => ({ size: { copyCm2, copies: 1, factor: 1 }, ...more });
+  it('keeps sound paint wherever bare metal is not wanted', () => {
+    for (const material of ['steel', 'zinc', 'aluminium', 'wood'] as const) {
+      expect(stripMethods({ material, finish: 'sound' }).advised).toBe('scuff');
+      expect(stripMethods({ material, finish: 'sound', toBare: true }).advised).not.toBe('scuff');
+      expect(stripMethods({ material, finish: 'flaking' }).advised).not.toBe('scuff');
+    }
+  });
+  it('is the one that asks least of those that are right', () => {
+    const flaking = { material: 'steel', finish: 'flaking', leadExcluded: false } as const;
+    expect(stripMethods(flaking).advised).toBe('gel');
+    expect(stripMethods(flaking, [], scope(1200, { plain: true })).advised).toBe('wet-sand');
+    expect(stripMethods(flaking, [], scope(1200, { fitsTub: true, bathLitres: 6 })).advised).toBe('caustic');
+    expect(stripMethods({ ...flaking, leadExcluded: true }, [], scope(1200, { plain: true })).advised).toBe('brush');
+  });
+  it('is no bath that the part does not fit, nor one where no tub is known', () => {
+    const question = { material: 'steel', finish: 'flaking' } as const;
+    expect(stripMethods(question, [], scope(1200, { fitsTub: false, bathLitres: 30 })).advised).toBe('gel');
+    expect(stripMethods(question, [], scope(1200)).advised).toBe('gel');
+  });
+  it('soaks in alcohol only what alcohol takes off', () => {
+    const tub = scope(60, { fitsTub: true, bathLitres: 0.4 });
+    const without = ['alkaline', 'gel', 'caustic'] as const;
+    expect(stripMethods({ material: 'zinc', finish: 'flaking', oldPaint: 'household' }, without, tub).advised).toBe('alcohol');
+    expect(stripMethods({ material: 'zinc', finish: 'flaking', oldPaint: 'baked-enamel' }, without, { ...tub, plain: true }).advised).toBe(
+      'wet-sand',
+    );
+  });
+  it('is never a chlorinated remover, and nothing where the surface is bare', () => {
+    for (const material of MATERIALS) {
+      for (const plain of [true, false])
+        expect(stripMethods({ material, leadExcluded: true }, [], scope(400, { plain, fitsTub: true })).advised).not.toBe('chlorinated');
+      expect(stripMethods({ material, finish: 'bare' }).advised).toBeNull();
+    }
+  });
+});
+
+describe('minutes by area', () => {
+  const size = (copyCm2: number, copies = 1, factor = 1) => ({ copyCm2, copies, factor });
+  it('scrape 150 cm² in 16 minutes, 3,200 cm² in 114, and scuff a face of 1.3 × 1.2 m in 80', () => {
+    expect(offMinutes('gel', size(150))).toBeCloseTo(15.6, 1);
+    expect(offMinutes('gel', size(3200))).toBeCloseTo(114, 0);
+    expect(Math.abs(offMinutes('scuff', size(15_600)) - 80)).toBeLessThan(5);
+  });
+  it('take 0.4 of the first for every later application, double for holes, and add copies', () => {
+    expect(offMinutes('gel', size(400), 2)).toBeCloseTo(0.4 * offMinutes('gel', size(400)), 9);
+    expect(offMinutes('gel', size(400, 1, 2))).toBeCloseTo(2 * offMinutes('gel', size(400)), 9);
+    expect(offMinutes('gel', size(400, 3))).toBeCloseTo(3 * offMinutes('gel', size(400)), 9);
+  });
+  it('hand a bath in and out in eight minutes whatever its size', () => {
+    for (const cm2 of [20, 400, 9000]) expect(onMinutes('caustic', size(cm2)) + offMinutes('caustic', size(cm2))).toBe(8);
   });
 });
 
@@ -94,11 +164,12 @@ const piece = (parts: Part[], more: Partial<Piece> = {}): Piece =>
   });
 
 describe('materials that follow another', () => {
-  it('judges magnesium as aluminium and galvanised as steel, blasting with care', () => {
+  it('judges galvanised as the worse of steel and zinc, and each plastic as its kin', () => {
     for (const method of STRIP_METHODS) {
       const as = (material: Material) => stripVerdict({ material, finish: 'sound', leadExcluded: true }, method).verdict;
-      expect(as('magnesium')).toBe(as('aluminium'));
-      if (method !== 'blast' && method !== 'caustic') expect(as('galvanised')).toBe(as('steel'));
+      const rank = ['ok', 'test', 'care', 'never'];
+      const worse = rank[Math.max(rank.indexOf(as('steel')), rank.indexOf(as('zinc')))];
+      expect(as('galvanised')).toBe(method === 'caustic' ? 'never' : worse);
       expect(as('cast-iron')).toBe(as('steel'));
       for (const plastic of ['abs', 'resin'] as const) expect(as(plastic)).toBe(as('polystyrene'));
       for (const soft of ['vinyl', 'clear'] as const) if (method !== 'scuff') expect(as(soft)).toBe(as('rubber'));
@@ -132,6 +203,20 @@ describe('a bath', () => {
     expect(bath.together.map((own) => own.id)).toEqual(['frame']);
     expect(bath.out.map(({ part: own }) => own.id)).toEqual(['arm', 'knob']);
   });
+  it('is shared by nothing plated, printed or unknown, and lasts as long as its weakest bears', () => {
+    const mixed = piece([
+      part('frame', 'steel'),
+      part('cap', 'zinc'),
+      part('knob', 'plated-plastic'),
+      part('plate', 'tinplate', { printed: true }),
+      part('badge', 'brass', { staysPlated: true }),
+      part('arm', 'steel', { alsoMaterial: 'unknown' }),
+    ]);
+    const bath = bathOf(mixed, 'alkaline');
+    expect(bath.together.map((own) => own.id)).toEqual(['frame', 'cap']);
+    expect(bath.dwell?.most).toBe(240);
+    expect(bathOf(piece([]), 'alkaline').dwell).toBeNull();
+  });
 });
 
 describe('applications and dwell', () => {
@@ -149,9 +234,10 @@ describe('applications and dwell', () => {
   it('are looked at each quarter', () => expect(looksAt(40)).toEqual([10, 20, 30, 40]));
   it('are doubled in minutes by perforated sheet', () => {
     const minutes = (perforated: boolean) =>
-      stripOptions(part('a', 'steel'), piece([]), 100, perforated).options.find((row) => row.method === 'gel')?.minutes ?? 0;
-    expect(minutes(false)).toBe(40);
-    expect(minutes(true)).toBe(70);
+      stripOptions(part('a', 'steel'), piece([]), { size: { copyCm2: 100, copies: 1, factor: perforated ? 2 : 1 } }).options.find(
+        (row) => row.method === 'gel',
+      )?.minutes ?? 0;
+    expect(minutes(true) - minutes(false)).toBeCloseTo(1.4 * 12, 0);
   });
   it('are learned from what came off, pulled towards the usual', () => {
     const clean = (dwellMinutes: number) => ({ method: 'gel' as const, outcome: 'clean' as const, dwellMinutes });
@@ -207,8 +293,7 @@ describe('what is never done', () => {
       expect(refusedMethod(piece([own], { leadExcluded: false }), 'piece')).not.toBeNull();
     }
   });
-  it('advises no keeping where bare metal is wanted', () => {
-    expect(stripMethods({ material: 'steel', finish: 'sound', toBare: true }).advised).toBe('gel');
+  it('turns to the next where evidence has ruled one out', () => {
     expect(stripMethods({ material: 'steel', finish: 'sound' }, ['scuff', 'gel']).advised).toBe('alcohol');
   });
 });

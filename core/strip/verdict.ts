@@ -1,4 +1,15 @@
-import { type Material, MATERIALS, type OldFinish, type Part, type Piece, plain, STRIP_METHODS, type StripMethod } from '#core/facts/index';
+import {
+  type Material,
+  MATERIALS,
+  type OldFinish,
+  type OldPaint,
+  type Part,
+  type Piece,
+  plain,
+  type Stays,
+  staysOf,
+  type StripMethod,
+} from '#core/facts/index';
 import { type Cell, COLUMN_OF, type MethodVerdict, STRIP_MATRIX } from './matrix.ts';
 
 export type StripQuestion = {
@@ -6,8 +17,12 @@ export type StripQuestion = {
   /** Absent: unknown, which is judged as such. */
   readonly finish?: OldFinish;
   readonly leadExcluded?: boolean;
-  readonly printed?: boolean;
-  readonly staysClear?: boolean;
+  /** A face that is to stay as it is: only washed. */
+  readonly stays?: Stays;
+  /** A grained face: what abrades levels it. */
+  readonly grained?: boolean;
+  /** What the old paint is, where it was asked. */
+  readonly oldPaint?: OldPaint;
   /** Other materials that go through it too: a second one in the part, or parts that stay joined to it. */
   readonly alsoMaterials?: readonly Material[];
   readonly celluloid?: boolean;
@@ -26,8 +41,12 @@ export type StripVerdict = {
   readonly noOverride: boolean;
 };
 
-const RANK: Record<MethodVerdict, number> = { ok: 0, test: 1, care: 2, never: 3 };
+export const VERDICT_RANK: Record<MethodVerdict, number> = { ok: 0, test: 1, care: 2, never: 3 };
 const SOLVENTS: readonly StripMethod[] = ['gel', 'chlorinated', 'alcohol'];
+const LEVELS_GRAIN: readonly StripMethod[] = ['wet-sand', 'brush', 'blast'];
+const SPARKS: readonly StripMethod[] = ['brush', 'blast', 'heat'];
+/** All that magnesium bears: a wash, gel, and scuffing wet by hand (BRIEF §3). */
+const ON_MAGNESIUM: readonly StripMethod[] = ['gel', 'scuff'];
 const RAISES_DUST_OR_FUME: readonly StripMethod[] = ['blast', 'brush', 'heat'];
 
 /**
@@ -40,7 +59,7 @@ export function stripVerdict(question: StripQuestion, method: StripMethod): Stri
 }
 
 function worse(a: StripVerdict, b: StripVerdict): StripVerdict {
-  const graver = RANK[b.verdict] > RANK[a.verdict] || (b.verdict === a.verdict && b.noOverride && !a.noOverride);
+  const graver = VERDICT_RANK[b.verdict] > VERDICT_RANK[a.verdict] || (b.verdict === a.verdict && b.noOverride && !a.noOverride);
   return graver ? b : a;
 }
 
@@ -74,8 +93,13 @@ function vetoed(question: StripQuestion, method: StripMethod, finish: OldFinish)
         : 'caustic reacts violently with this metal';
     return { verdict: 'never', why, rule: 'safety: caustic', noOverride: true };
   }
-  if (question.celluloid && SOLVENTS.includes(method)) {
-    return { verdict: 'never', why: 'solvent and celluloid burn fiercely together', rule: 'safety: celluloid', noOverride: true };
+  if (question.celluloid && (SOLVENTS.includes(method) || SPARKS.includes(method))) {
+    const why = SPARKS.includes(method) ? 'a spark sets celluloid on fire' : 'solvent and celluloid burn fiercely together';
+    return { verdict: 'never', why, rule: 'safety: celluloid', noOverride: true };
+  }
+  if (question.material === 'magnesium' && !ON_MAGNESIUM.includes(method)) {
+    const why = 'magnesium takes a wash, gel and wet scuffing by hand, and nothing else';
+    return { verdict: 'never', why, rule: 'safety: magnesium', noOverride: true };
   }
   if (RAISES_DUST_OR_FUME.includes(method) && question.leadExcluded !== true && finish !== 'bare') {
     return { verdict: 'never', why: 'lead in the old paint is not excluded, and this raises dust', rule: 'safety: lead', noOverride: true };
@@ -89,7 +113,7 @@ function cellFor(question: StripQuestion, method: StripMethod, finish: OldFinish
     const candidates = MATERIALS.filter((material) => material !== 'unknown').map((material) =>
       cellFor({ ...question, material }, method, finish),
     );
-    const worst = candidates.reduce((a, b) => (RANK[b.verdict] > RANK[a.verdict] ? b : a));
+    const worst = candidates.reduce((a, b) => (VERDICT_RANK[b.verdict] > VERDICT_RANK[a.verdict] ? b : a));
     return {
       verdict: worst.verdict,
       why: worst.verdict === 'ok' ? worst.why : `the material is unknown and it might: ${worst.why ?? 'harm it'}`,
@@ -101,20 +125,31 @@ function cellFor(question: StripQuestion, method: StripMethod, finish: OldFinish
 
 function special(question: StripQuestion, method: StripMethod, finish: OldFinish): Cell | null {
   const { material } = question;
+  if (question.stays) return { verdict: 'never', why: STAYS_BECAUSE[question.stays] };
+  if (question.grained && LEVELS_GRAIN.includes(method)) return { verdict: 'never', why: 'it levels the grain' };
+  if (question.grained && method === 'scuff' && finish === 'sound') return { verdict: 'ok', why: 'with a grey pad, lightly' };
   if (method === 'scuff') {
     if (finish === 'flaking') return { verdict: 'never', why: 'flaking paint lets go, with the new paint on it' };
-    if (question.staysClear) return { verdict: 'never', why: 'it clouds glazing that is to stay clear' };
     if (material === 'clear') return { verdict: 'care', why: 'scratches show through clear plastic' };
     if (finish === 'unknown') return { verdict: 'test', why: 'scuff only sound paint: try a tape pull first' };
+    if (material === 'magnesium') return { verdict: 'ok', why: 'wet, by hand only' };
   }
-  if (material === 'tinplate' && question.printed && ['gel', 'chlorinated', 'caustic'].includes(method)) {
-    return { verdict: 'never', why: 'the printing is to stay, and this lifts it' };
+  if (material === 'galvanised') {
+    const [steel, zinc] = [STRIP_MATRIX[method].steel, STRIP_MATRIX[method].zinc];
+    return VERDICT_RANK[zinc.verdict] > VERDICT_RANK[steel.verdict]
+      ? { verdict: zinc.verdict, why: ON_ZINC_COAT[method] ?? zinc.why }
+      : steel;
   }
-  if (material === 'galvanised' && method === 'blast') return { verdict: 'care', why: 'it takes the zinc off' };
-  if (material === 'magnesium' && (method === 'blast' || method === 'brush'))
-    return { verdict: 'care', why: 'magnesium dust burns: outdoors, a little at a time, no spark' };
   return null;
 }
+
+const STAYS_BECAUSE: Record<Stays, string> = {
+  clear: 'it is to stay clear, and is only washed',
+  plated: 'the plating is to stay, and it is only washed',
+  printed: 'the printing is to stay, and it is only washed',
+};
+
+const ON_ZINC_COAT: Partial<Record<StripMethod, string>> = { blast: 'it takes the zinc off' };
 
 function sentence(material: Material, method: StripMethod, verdict: MethodVerdict, why?: string): string {
   const name = plain(method);
@@ -123,42 +158,15 @@ function sentence(material: Material, method: StripMethod, verdict: MethodVerdic
   return `${name[0].toUpperCase()}${name.slice(1)} ${opening} ${on}${why ? `: ${why}` : ''}.`;
 }
 
-export type StripAdvice = { readonly methods: readonly StripVerdict[]; readonly advised: StripMethod | null; readonly because: string };
-
-/**
- * All methods with their verdicts and the advised one; never a chlorinated remover, nothing where the surface is bare.
- * `without`: methods that own evidence has ruled out on this part.
- */
-export function stripMethods(question: StripQuestion, without: readonly StripMethod[] = []): StripAdvice {
-  const methods = STRIP_METHODS.map((method) => stripVerdict(question, method));
-  if (question.finish === 'bare') return { methods, advised: null, because: 'The surface is bare: there is nothing to strip.' };
-  const keep = methods.find((row) => row.method === 'scuff');
-  if (question.finish === 'sound' && keep?.verdict === 'ok' && !question.toBare && !without.includes('scuff')) {
-    return { methods, advised: 'scuff', because: 'The paint is sound: scuffed, it is a fine base, and the cheapest.' };
-  }
-  const best = methods
-    .filter((row) => row.verdict !== 'never' && PREFERRED.includes(row.method) && !without.includes(row.method))
-    .sort((a, b) => RANK[a.verdict] - RANK[b.verdict] || PREFERRED.indexOf(a.method) - PREFERRED.indexOf(b.method))[0];
-  if (!best) return { methods, advised: null, because: NO_METHOD[question.material === 'unknown' ? 'unknown' : 'known'] };
-  return { methods, advised: best.method, because: `${best.because} It is the mildest that removes paint here.` };
-}
-
-const NO_METHOD = {
-  unknown: 'No method is safe on this. Find out the material first: a magnet, a hidden scratch.',
-  known: 'No method that is safe here is left. Scuff and keep what holds, or leave the part as it is.',
-};
-
-/** Mildest that works, first: gel needs no bath and bites every old paint. Never one the trade no longer suggests. */
-const PREFERRED: readonly StripMethod[] = ['gel', 'alcohol', 'alkaline', 'caustic', 'wet-sand', 'brush', 'blast'];
-
 /** What a part asks of the table. */
 export function stripQuestionOf(part: Part, piece: Pick<Piece, 'leadExcluded' | 'limit'>): StripQuestion {
   return {
     material: part.material,
     finish: part.finish,
     leadExcluded: piece.leadExcluded,
-    printed: part.printed,
-    staysClear: part.staysClear,
+    ...(staysOf(part) ? { stays: staysOf(part) } : {}),
+    ...(part.oldPaint ? { oldPaint: part.oldPaint } : {}),
+    ...(part.surface === 'grained' ? { grained: true } : {}),
     ...(part.alsoMaterial ? { alsoMaterials: [part.alsoMaterial] } : {}),
     ...(part.stops?.includes('celluloid') ? { celluloid: true } : {}),
     ...(piece.limit === 'to-bare' ? { toBare: true } : {}),

@@ -8,3 +8,4 @@ export { fitOrder, type Unreachable, unreachableLater } from './reassembly.ts';
 export { bodyOfLength, facesOfShape, type Shape, SHAPE_SIZES, SHAPES, type ShapeFace, wireCage } from './shapes.ts';
 export { type PartDraft, TEMPLATES } from './templates.ts';
 export { answered, isAnswered, MATERIAL_GROUPS, type WalkQuestion, walkQuestions } from './walk.ts';
+export { bathLitres, fitsTub, outerSize, type Tub, workFactor, workSize } from './work.ts';

@@ -13,6 +13,8 @@ export type PartDraft = {
   readonly main?: boolean;
   readonly bare?: string;
   readonly staysClear?: boolean;
+  /** Comes without paint: kit plastic, moulded trim. */
+  readonly unpainted?: boolean;
   readonly surface?: Part['surface'];
 };
 
@@ -79,20 +81,30 @@ export const TEMPLATES: Record<LooksLike, Template> = {
     { name: 'Cap', material: 'zinc', copies: 1, faces: [seen(l * 0.15, l * 0.15), seen(l * 0.47, l * 0.05)] },
   ],
   'clear-kit': (l) => [
-    { name: 'Body', material: 'polystyrene', copies: 1, main: true, faces: [body(l)] },
-    { name: 'Chassis', material: 'polystyrene', copies: 1, faces: [hidden(l * 0.9, l * 0.35)] },
-    { name: 'Small parts', material: 'polystyrene', copies: 8, faces: [seen(l * 0.1, l * 0.06, 2)] },
-    { name: 'Glazing', material: 'clear', copies: 1, faces: [seen(l * 0.4, l * 0.15, 2)], bare: 'stays clear', staysClear: true },
+    { name: 'Body', material: 'polystyrene', copies: 1, main: true, unpainted: true, faces: [body(l)] },
+    { name: 'Chassis', material: 'polystyrene', copies: 1, unpainted: true, faces: [hidden(l * 0.9, l * 0.35)] },
+    { name: 'Small parts', material: 'polystyrene', copies: 8, unpainted: true, faces: [seen(l * 0.1, l * 0.06, 2)] },
+    {
+      name: 'Glazing',
+      material: 'clear',
+      copies: 1,
+      faces: [seen(l * 0.4, l * 0.15, 2)],
+      bare: 'stays clear',
+      staysClear: true,
+      unpainted: true,
+    },
   ],
   'wooden-body': (l) => [
     { name: 'Body', material: 'wood', copies: 1, main: true, faces: [body(l)] },
     { name: 'Base', material: 'wood', copies: 1, faces: [hidden(l, l * 0.4)] },
   ],
-  'grained-trim': (l) => [{ name: 'Trim', material: 'abs', copies: 1, main: true, surface: 'grained', faces: [seen(l, l * 0.35)] }],
+  'grained-trim': (l) => [
+    { name: 'Trim', material: 'abs', copies: 1, main: true, surface: 'grained', unpainted: true, faces: [seen(l, l * 0.35)] },
+  ],
   'tinplate-toy': (l) => [
     { name: 'Body', material: 'tinplate', copies: 1, main: true, faces: [body(l)] },
     { name: 'Base', material: 'tinplate', copies: 1, faces: [hidden(l * 0.95, l * 0.4)] },
     { name: 'Wheels', material: 'tinplate', copies: 4, faces: [seen(l * 0.15, l * 0.15, 2)] },
   ],
-  'something-else': (l) => [{ name: 'Part', material: 'unknown', copies: 1, main: true, faces: [body(l)] }],
+  'something-else': (l) => [{ name: 'Part', material: 'steel', copies: 1, main: true, faces: [body(l)] }],
 };

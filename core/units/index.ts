@@ -16,3 +16,4 @@ export {
   toMinute,
 } from './time.ts';
 export { asSentence, capital, counted, listed, listedShort, plural, sentences } from './wording.ts';
+export { areaGrowth, quarterSheets, type WorkSize, workMinutes } from './work.ts';

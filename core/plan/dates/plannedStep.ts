@@ -9,4 +9,6 @@ export type PlannedStep = Step & {
   readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
   /** When it could start again if this window were missed; null where it never could or never shuts. */
   readonly missedUntil: Minute | null;
+  /** What has to be done with the part once the step is done. */
+  readonly afterwards?: string;
 };

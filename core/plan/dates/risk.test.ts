@@ -23,7 +23,7 @@ describe('likely and safe dates', () => {
   it('are the same for the same seed, and none without steps', () => {
     const [a, b] = [seededRandom(3), seededRandom(3)];
     expect([a(), a(), a()]).toEqual([b(), b(), b()]);
-    expect(pieceDates([], [], new Map(), [], 1)).toBeNull();
+    expect(pieceDates([], new Map(), [], 1)).toBeNull();
     const dates = () => planOf(stack).pieces[0];
     expect(dates().safe).toBe(dates().safe);
   });
@@ -46,15 +46,8 @@ describe('likely and safe dates', () => {
     expect(spreadAfter(3)).toBe(0.125);
     const { steps } = planOf(part({ layers: [primer(), enamel(), clear] }));
     const placed = new Map(steps.flatMap((step) => (step.placed ? [[step.id, step.placed] as const] : [])));
-    const waits = steps.map((step, index) => ({
-      from: index === 0 ? [] : [steps[index - 1].id],
-      to: step.id,
-      together: [],
-      reason: 'in order',
-      allowed: () => [{ from: 0, to: null }],
-    }));
     const always = [{ from: 0, to: 1e9 }];
-    const safe = (spread: number) => pieceDates(steps, waits, placed, always, 5, () => spread)?.safe as number;
+    const safe = (spread: number) => pieceDates(steps, placed, always, 5, () => spread)?.safe as number;
     expect(safe(0.25)).toBeGreaterThan(safe(0.1));
     expect(safe(0.1)).toBeGreaterThan(safe(0));
   });

@@ -1,7 +1,7 @@
-import type { FreeInterval, Gap, Placed } from '#core/schedule/index';
+import type { FreeInterval, Placed } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import { SPREAD } from '../films/index.ts';
-import type { Step } from '../steps/index.ts';
+import { type Step, stepsLookedAt } from '../steps/index.ts';
 
 /** Dates are never single: the plan is lived through many times with slower films, failed coats and late parcels (DESIGN §4). */
 
@@ -52,26 +52,20 @@ const WITHIN_A_STAY = 90;
  */
 export function pieceDates(
   steps: readonly Step[],
-  gaps: readonly Gap[],
   placed: ReadonlyMap<string, Placed>,
   free: readonly FreeInterval[],
   seed: number,
   spreadOf: SpreadOf = () => SPREAD,
   runs = RISK_RUNS,
 ): PieceDates | null {
-  const { own, spreads } = runSteps(steps, gaps, placed, spreadOf);
+  const { own, spreads } = runSteps(steps, placed, spreadOf);
   if (own.length === 0) return null;
   const random = seededRandom(seed);
   const finishes = Float64Array.from({ length: runs }, () => oneRun(own, spreads, free, random)).sort();
   return { likely: finishes[Math.floor(runs * 0.5)], safe: finishes[Math.min(runs - 1, Math.floor(runs * 0.9))] };
 }
 
-function runSteps(
-  steps: readonly Step[],
-  gaps: readonly Gap[],
-  placed: ReadonlyMap<string, Placed>,
-  spreadOf: SpreadOf,
-): { own: RunStep[]; spreads: number[] } {
+function runSteps(steps: readonly Step[], placed: ReadonlyMap<string, Placed>, spreadOf: SpreadOf): { own: RunStep[]; spreads: number[] } {
   const sorted = steps
     .flatMap((step) => {
       const slot = placed.get(step.id);
@@ -81,10 +75,8 @@ function runSteps(
   const place = new Map(sorted.map(({ step }, index) => [step.id, index]));
   const mixes = [...new Set(sorted.flatMap(({ step }) => (step.coat ? [step.coat.mix] : [])))];
   const after: { step: number; wait: number; mix: number }[][] = sorted.map(() => []);
-  for (const gap of gaps) {
-    const to = place.get(gap.to);
-    if (to === undefined) continue;
-    for (const id of gap.from) {
+  for (const [to, { step }] of sorted.entries()) {
+    for (const id of step.constraints.flatMap(stepsLookedAt)) {
       const from = place.get(id);
       if (from === undefined) continue;
       const wait = sorted[to].slot.start - sorted[from].slot.end;

@@ -1,5 +1,6 @@
 import type { Conditions } from '#core/drying/index';
 import { type Activity, benchIntervals, type FreeInterval, type Gap, type Schedule, schedule } from '#core/schedule/index';
+import { gapOf } from '../steps/index.ts';
 import type { PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
 import { airOf } from './air.ts';
@@ -11,12 +12,11 @@ const CHANGEOVER_MINUTES = 8;
 /** Every step that is not stopped, placed into the free hours. */
 export function scheduleSteps(
   steps: readonly Step[],
-  gaps: readonly Gap[],
   free: readonly FreeInterval[],
   context: PlanContext,
   conditions: Conditions,
 ): Schedule {
-  const { now, workshop, history, facts } = context;
+  const { now, workshop, history, facts, clocks } = context;
   const live = steps.filter((step) => step.stopped === undefined);
   const ids = new Set(live.map((step) => step.id));
   const agreed = facts.agreed[0]?.starts ?? {};
@@ -28,13 +28,67 @@ export function scheduleSteps(
     return {
       id: step.id,
       minutes: step.minutes,
-      scuffMinutes: step.scuffMinutes,
       mix: step.coat?.mix,
       priority: (urgency.get(step.pieceId) ?? 0) + (agreed[step.id] ? -60 : 0),
       ...(later > 0 ? { notBefore: later, notBeforeWhy: put && put >= (step.notBefore ?? 0) ? 'you put it off' : step.notBeforeWhy } : {}),
       ...(step.coat && step.coat.hand !== 'brush' ? { nextAir: air(step.coat.family, step.coat.productId, facts) } : {}),
     };
   });
-  const usable = gaps.filter((gap) => ids.has(gap.to)).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
+  const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
+  const usable = holdWindowsTogether(live, gaps).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
   return schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES });
+}
+
+/**
+ * Steps on the way from one end of a window to the other belong to its group, or the group could never be placed. A step of the
+ * whole piece waits for other parts too: a window that it lies in cannot be held, and the later branch is taken.
+ */
+function holdWindowsTogether(steps: readonly Step[], gaps: readonly Gap[]): Gap[] {
+  const wide = new Set(steps.filter((step) => step.keys.length === 1 && step.on.length > 1).map((step) => step.id));
+  const before = new Map<string, string[]>();
+  for (const gap of gaps) before.set(gap.to, [...(before.get(gap.to) ?? []), ...gap.from]);
+  const tied = new Set<string>();
+  for (const gap of gaps)
+    if (gap.opened) for (const id of waysTo(gap.to, before, wide)) for (const other of before.get(id) ?? []) tied.add(`${other} ${id}`);
+  const windows = gaps.map((gap) => {
+    const between = gap.together.map((from) => stepsBetween(from, gap.to, before));
+    if (between.some((own) => [...own].some((id) => wide.has(id)))) return { ...gap, together: [] };
+    for (const [index, from] of gap.together.entries()) {
+      const inside = new Set([...between[index], from, gap.to]);
+      for (const id of inside) for (const other of before.get(id) ?? []) if (inside.has(other)) tied.add(`${other} ${id}`);
+    }
+    return gap;
+  });
+  return windows.map((gap) => {
+    const own = gap.from.filter((from) => tied.has(`${from} ${gap.to}`));
+    return own.length === 0 ? gap : { ...gap, together: [...new Set([...gap.together, ...own])] };
+  });
+}
+
+/** A step and all that must be done before it, as far as none of it is done to the whole piece. */
+function waysTo(to: string, before: ReadonlyMap<string, readonly string[]>, wide: ReadonlySet<string>): Set<string> {
+  const ways = new Set<string>();
+  const walk = (id: string): boolean => {
+    if (wide.has(id)) return false;
+    ways.add(id);
+    return (before.get(id) ?? []).every((other) => ways.has(other) || walk(other));
+  };
+  return walk(to) ? ways : new Set();
+}
+
+/** Steps on any way from one to another, both left out; none where it is the one before. */
+function stepsBetween(from: string, to: string, before: ReadonlyMap<string, readonly string[]>): Set<string> {
+  const reaches = new Map<string, boolean>();
+  const leadsBack = (id: string): boolean => {
+    const known = reaches.get(id);
+    if (known !== undefined) return known;
+    reaches.set(id, false);
+    // Every way is walked, not only the first that leads back.
+    const ways = (before.get(id) ?? []).map((other) => other === from || leadsBack(other));
+    const found = ways.includes(true);
+    reaches.set(id, found);
+    return found;
+  };
+  leadsBack(to);
+  return new Set([...reaches].flatMap(([id, found]) => (found && id !== to ? [id] : [])));
 }

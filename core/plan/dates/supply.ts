@@ -1,5 +1,6 @@
 import { batchMl, CAN_RESIDUE, reserveMl } from '#core/amounts/index';
 import { leadDays, type PaintNeed, shelfCans, type ShelfCan, usableMl } from '#core/buying/index';
+import { familyDrying } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
@@ -13,8 +14,8 @@ export function waitForPaint(steps: readonly Step[], facts: Facts, now: Minute):
     const { coat } = step;
     if (!coat) return step;
     const had = left.get(coat.mix) ?? (coat.productId ? usableMl(cans, coat.productId, CAN_RESIDUE) : 0);
-    left.set(coat.mix, had - coat.ml);
-    if (had >= coat.ml) return step;
+    left.set(coat.mix, had - coat.paintMl);
+    if (had >= coat.paintMl) return step;
     const lead = leadDays(facts, coat.productId);
     // Today's evening is no time to shop: what is missing is here tomorrow at the soonest.
     const arrives = now + Math.max(1, lead) * DAY - 6 * 60;
@@ -23,47 +24,101 @@ export function waitForPaint(steps: readonly Step[], facts: Facts, now: Minute):
   });
 }
 
-/** mL of each paint that the pending steps take, batch by batch, against what the shelf holds. */
+/** mL of each paint, reducer and hardener that the pending steps take, batch by batch, against what the shelf holds. */
 export function paintNeeds(
   steps: readonly Step[],
   placed: ReadonlyMap<string, Placed>,
   facts: Facts,
   cans: readonly ShelfCan[] = shelfCans(facts),
 ): PaintNeed[] {
-  const needs = new Map<string, { steps: Step[] }>();
+  const coats = new Map<string, Step[]>();
   for (const step of steps) {
     // Nothing is bought for a coat that would not sit.
     if (!step.coat || step.stopped !== undefined) continue;
-    const entry = needs.get(step.coat.mix) ?? { steps: [] };
-    entry.steps.push(step);
-    needs.set(step.coat.mix, entry);
+    coats.set(step.coat.mix, [...(coats.get(step.coat.mix) ?? []), step]);
   }
-  return [...needs].map(([mix, { steps: own }]) => {
-    const coat = own[0].coat as NonNullable<Step['coat']>;
-    const batches = new Map<string, number>();
-    for (const step of own) {
-      const at = placed.get(step.id)?.start;
-      const batch = at === undefined ? step.pieceId : String(Math.floor(at / (6 * 60)));
-      batches.set(batch, (batches.get(batch) ?? 0) + (step.coat?.ml ?? 0));
-    }
-    const neededMl = [...batches.values()].reduce((sum, ml) => sum + batchMl(ml) * (1 - CAN_RESIDUE), 0);
-    const pieces = new Set(own.map((step) => step.pieceId));
-    const keptMl = facts.workshop[0] ? pieces.size * reserveMl(coat.role, facts.workshop[0]) : 0;
-    const shelfMl = coat.productId ? usableMl(cans, coat.productId, CAN_RESIDUE) : 0;
-    const starts = own.flatMap((step) => placed.get(step.id)?.start ?? []);
-    return {
-      mix,
-      productId: coat.productId,
-      name: coat.name,
-      family: coat.family,
-      role: coat.role,
-      neededMl,
-      shelfMl,
-      keptMl,
-      // A can is not bought for the touch-up jar alone; where one is bought, it holds the jar too.
-      jarMl: neededMl > shelfMl ? keptMl : Math.min(keptMl, shelfMl - neededMl),
-      missingMl: neededMl > shelfMl ? (neededMl + keptMl - shelfMl) / (1 - CAN_RESIDUE) : 0,
-      neededBy: starts.length > 0 ? Math.min(...starts) : null,
-    };
-  });
+  const startOf = (step: Step) => placed.get(step.id)?.start;
+  const paints = [...coats].map(([mix, own]) => paintNeed(mix, own, startOf, facts, cans));
+  return [...paints, ...additiveNeeds([...coats.values()].flat(), startOf)];
+}
+
+type StartOf = (step: Step) => Minute | undefined;
+type Coat = NonNullable<Step['coat']>;
+
+function firstStart(steps: readonly Step[], startOf: StartOf): Minute | null {
+  const starts = steps.flatMap((step) => startOf(step) ?? []);
+  return starts.length > 0 ? Math.min(...starts) : null;
+}
+
+/** Steps sprayed within a quarter of a day are one batch: one nozzle to clear, one rest in the can. */
+const BATCH_MINUTES = 6 * 60;
+
+function paintNeed(mix: string, own: readonly Step[], startOf: StartOf, facts: Facts, cans: readonly ShelfCan[]): PaintNeed {
+  const coat = own[0].coat as Coat;
+  const batches = new Map<string, number>();
+  for (const step of own) {
+    const at = startOf(step);
+    const batch = at === undefined ? step.pieceId : String(Math.floor(at / BATCH_MINUTES));
+    batches.set(batch, (batches.get(batch) ?? 0) + (step.coat?.paintMl ?? 0));
+  }
+  const coatsMl = [...batches.values()].reduce((sum, ml) => sum + ml, 0);
+  const brushed = coat.hand === 'brush';
+  const neededMl = brushed ? coatsMl : [...batches.values()].reduce((sum, ml) => sum + batchMl(ml) * (1 - CAN_RESIDUE), 0);
+  const pieces = new Set(own.map((step) => step.pieceId));
+  const keptMl = facts.workshop[0] ? pieces.size * reserveMl(coat.role, facts.workshop[0]) : 0;
+  const shelfMl = coat.productId ? usableMl(cans, coat.productId, CAN_RESIDUE) : 0;
+  return {
+    mix,
+    what: 'paint',
+    productId: coat.productId,
+    name: coat.name,
+    family: coat.family,
+    role: coat.role,
+    hand: coat.hand,
+    coatsMl,
+    neededMl,
+    shelfMl,
+    keptMl,
+    // A can is not bought for the touch-up jar alone; where one is bought, it holds the jar too.
+    jarMl: neededMl > shelfMl ? keptMl : Math.min(keptMl, shelfMl - neededMl),
+    missingMl: neededMl > shelfMl ? (neededMl + keptMl - shelfMl) / (1 - CAN_RESIDUE) : 0,
+    neededBy: firstStart(own, startOf),
+  };
+}
+
+/** What a paint is thinned with, by the name it is bought under. */
+function reducerName(coat: Coat): string {
+  const { thinner } = familyDrying(coat.family);
+  return thinner.startsWith('its own') ? `thinner for ${coat.name}` : thinner;
+}
+
+/** Reducer and hardener are needs of their own: one reducer serves every paint that is thinned with it (BRIEF §6). */
+function additiveNeeds(steps: readonly Step[], startOf: StartOf): PaintNeed[] {
+  const needs = new Map<string, { name: string; what: 'reducer' | 'hardener'; coat: Coat; steps: Step[]; ml: number }>();
+  const add = (what: 'reducer' | 'hardener', name: string, step: Step, ml: number) => {
+    if (ml <= 0 || name === 'water') return;
+    const key = `${what} ${name}`;
+    const known = needs.get(key) ?? { name, what, coat: step.coat as Coat, steps: [], ml: 0 };
+    needs.set(key, { ...known, steps: [...known.steps, step], ml: known.ml + ml });
+  };
+  for (const step of steps) {
+    const coat = step.coat as Coat;
+    add('reducer', reducerName(coat), step, coat.reducerMl);
+    add('hardener', `hardener for ${coat.name}`, step, coat.hardenerMl);
+  }
+  return [...needs].map(([mix, { name, what, coat, steps: own, ml }]) => ({
+    mix,
+    what,
+    name,
+    family: coat.family,
+    role: coat.role,
+    hand: coat.hand,
+    coatsMl: ml,
+    neededMl: ml,
+    shelfMl: 0,
+    keptMl: 0,
+    jarMl: 0,
+    missingMl: ml,
+    neededBy: firstStart(own, startOf),
+  }));
 }

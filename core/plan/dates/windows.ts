@@ -1,4 +1,6 @@
+import type { DryingClocks } from '#core/drying/index';
 import type { Gap, Placed, Schedule } from '#core/schedule/index';
+import { allowedBy, gapOf, stepsLookedAt } from '../steps/index.ts';
 import type { Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
 import type { PlannedStep } from './plannedStep.ts';
@@ -22,21 +24,53 @@ function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<
   return { window, missedUntil };
 }
 
-/** A step with its place and the stretch it may move in, or why it has none. */
-function plannedStep(step: Step, result: Schedule, gaps: readonly Gap[]): PlannedStep {
-  const placed = result.placed.get(step.id) ?? null;
-  if (placed) return { ...step, minutes: Math.round(placed.end - placed.start), placed, ...windowOf(placed, result, gaps) };
-  const why = step.stopped ?? result.unplaced.find((entry) => entry.id === step.id)?.why ?? 'waits for a step that has no date';
-  return { ...step, placed, unplacedWhy: why, window: null, missedUntil: null };
+/** Set by the scheduler on what only waits for another step. */
+const WAITS = 'waits for a step that has no date';
+
+/** Why a step has no date: its own reason, or that of the step it waits for. */
+function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => string {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const own = new Map(result.unplaced.map(({ id, why }) => [id, why]));
+  const said = new Map<string, string>();
+  const tell = (step: Step): string => {
+    const known = said.get(step.id);
+    if (known) return known;
+    said.set(step.id, WAITS);
+    const reason = own.get(step.id);
+    const why = step.stopped ?? (reason === undefined || reason === WAITS ? waitsFor(step) : reason);
+    said.set(step.id, why);
+    return why;
+  };
+  const waitsFor = (step: Step): string => {
+    const before = step.constraints
+      .flatMap(stepsLookedAt)
+      .flatMap((id) => byId.get(id) ?? [])
+      .find((other) => !result.placed.has(other.id));
+    if (!before) return WAITS;
+    const why = tell(before);
+    return why.startsWith('waits for') ? why : `waits for “${before.title}”: ${why}`;
+  };
+  return tell;
 }
 
-/** All steps with their places and windows. */
-export function withWindows(steps: readonly Step[], result: Schedule, gaps: readonly Gap[]): PlannedStep[] {
-  const gapsTo = new Map<string, Gap[]>();
-  for (const gap of gaps) {
-    const known = gapsTo.get(gap.to);
-    if (known) known.push(gap);
-    else gapsTo.set(gap.to, [gap]);
-  }
-  return steps.map((step) => plannedStep(step, result, gapsTo.get(step.id) ?? []));
+/** Bright steel that cannot be primed in its hours waits in a dry box: said on the step before. */
+const DRY_BOX = 'then into a dry box: lidded, with a bag of drying agent; bare steel rusts within hours in the open';
+
+/** All steps with their places, their windows, and what has to be done with the part afterwards. */
+export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks): PlannedStep[] {
+  const why = whyUnplaced(steps, result);
+  const boxed = new Set<string>();
+  const endOf = (id: string) => (result.placed.get(id) as Placed).end;
+  const planned = steps.map((step): PlannedStep => {
+    const placed = result.placed.get(step.id) ?? null;
+    if (!placed) return { ...step, placed, unplacedWhy: why(step), window: null, missedUntil: null };
+    for (const constraint of step.constraints) {
+      if (constraint.rule.is !== 'before-rust') continue;
+      const [inTime] = allowedBy(constraint.rule, clocks, endOf);
+      if (inTime && inTime.to !== null && placed.start > inTime.to + 1e-6) for (const id of stepsLookedAt(constraint)) boxed.add(id);
+    }
+    const gaps = step.constraints.map((constraint) => gapOf(step.id, constraint, clocks));
+    return { ...step, minutes: Math.round(placed.end - placed.start), placed, ...windowOf(placed, result, gaps) };
+  });
+  return planned.map((step) => (boxed.has(step.id) ? { ...step, afterwards: DRY_BOX } : step));
 }

@@ -1,6 +1,6 @@
 import type { Evidence } from '#core/coats/index';
 import type { DryingClocks } from '#core/drying/index';
-import type { Facts, Part, Piece, Workshop } from '#core/facts/index';
+import type { Facts, Workshop } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import type { History } from './history.ts';
 
@@ -14,6 +14,3 @@ export type PlanContext = {
   /** What boards and finished jobs have shown of joints. */
   readonly evidence: readonly Evidence[];
 };
-
-/** Parts of a piece that go through the same steps at the same times. */
-export type PartGroup = { readonly piece: Piece; readonly lead: Part; readonly parts: readonly Part[] };

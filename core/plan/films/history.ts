@@ -17,6 +17,10 @@ export type History = {
   patches(pieceId: string, partId: string): readonly EventOf<'patch'>[];
   /** Checks of a part that were not passed, oldest first. */
   failedChecks(pieceId: string, partId: string): readonly EventOf<'failed-check'>[];
+  /** What soaks and metal prep have left on a mark, oldest first. */
+  treated(pieceId: string, partId: string, markId: string): readonly EventOf<'treated'>[];
+  /** Products laid before, by id. */
+  readonly usedProducts: ReadonlySet<string>;
   /** What the finger said of a film, newest first. */
   dryness(partId: string, zoneId: string): readonly EventOf<'dryness'>[];
 };
@@ -46,12 +50,14 @@ export function historyOf(facts: Facts): History {
     applications: (pieceId, partId) => ofPart(events, 'stripped', pieceId, partId),
     patches: (pieceId, partId) => ofPart(events, 'patch', pieceId, partId),
     failedChecks: (pieceId, partId) => ofPart(events, 'failed-check', pieceId, partId),
+    treated: (pieceId, partId, markId) => ofPart(events, 'treated', pieceId, partId).filter((event) => event.markId === markId),
+    usedProducts: new Set(events.flatMap((event) => (event.kind === 'done' && event.coat?.productId ? [event.coat.productId] : []))),
     troubles: (partId) => troubles.filter((event) => event.partIds.includes(partId)),
     dryness: (partId, zoneId) => dryness.filter((event) => event.partId === partId && event.zoneId === zoneId).reverse(),
   };
 }
 
-function ofPart<K extends 'stripped' | 'patch' | 'failed-check'>(
+function ofPart<K extends 'stripped' | 'patch' | 'failed-check' | 'treated'>(
   events: readonly LogEvent[],
   kind: K,
   pieceId: string,

@@ -1,5 +1,5 @@
 export { clockHours } from './clockHours.ts';
-export type { PartGroup, PlanContext } from './context.ts';
+export type { PlanContext } from './context.ts';
 export { type FilmAhead, filmsAhead, type FilmsAhead } from './filmStages.ts';
 export { type EndOf, laidFilms, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
 export { type BandOfFilm, hangingFilms, type HangingPart } from './hanging.ts';
@@ -8,3 +8,5 @@ export { layersInOrder, type PlacedLayer } from './layerOrder.ts';
 export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';
 export { PartFilms } from './partFilms.ts';
 export { evidenceOf } from './evidence.ts';
+export { attemptOf, partSentBack, type SentBack, sentBackOf } from './sentBack.ts';
+export { learnedFactor } from './learning.ts';

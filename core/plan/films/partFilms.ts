@@ -1,21 +1,25 @@
-import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
-import type { PartGroup, PlanContext } from './context.ts';
+import { type ResolvedLayer, resolveLayer, WEIGHT_OF } from '#core/coats/index';
+import type { Part, Piece, Weight } from '#core/facts/index';
+import type { PlanContext } from './context.ts';
+import { coatsThatCount, type SentBack } from './sentBack.ts';
 import { laidFilms, type PlannedFilm, type Ref } from './films.ts';
 import type { PlacedLayer } from './layerOrder.ts';
 import { learnedFactor } from './learning.ts';
 
+type FilmsOf = { readonly piece: Piece; readonly part: Part; readonly sentBack: SentBack | null };
+
 /** Films on each zone of a part, metal first: what the log has laid, and what the plan lays on it. */
 export class PartFilms {
   readonly #context: PlanContext;
-  readonly #group: PartGroup;
+  readonly #of: FilmsOf;
   readonly #flatted: (layerIndex: number) => boolean;
   readonly #films: PlannedFilm[][];
 
-  constructor(context: PlanContext, group: PartGroup, flatted: (layerIndex: number) => boolean) {
+  constructor(context: PlanContext, of: FilmsOf, flatted: (layerIndex: number) => boolean) {
     this.#context = context;
-    this.#group = group;
+    this.#of = of;
     this.#flatted = flatted;
-    this.#films = group.lead.zones.map((zone) => this.#laidOn(zone.id));
+    this.#films = of.part.zones.map((zone) => this.#laidOn(zone.id));
   }
 
   get tops(): PlannedFilm[] {
@@ -32,14 +36,15 @@ export class PartFilms {
     return this.#films[placed.zones[0]].at(-1) as PlannedFilm;
   }
 
-  /** Another coat of a layer on its zones. */
-  lay(placed: PlacedLayer, ref: Ref, first: boolean): void {
+  /** Another coat of a layer on its zones, as heavy as it goes on. */
+  lay(placed: PlacedLayer, ref: Ref, first: boolean, weight: Weight = 'normal'): void {
     const { resolved, zones } = placed;
+    const filmUm = resolved.filmUm * WEIGHT_OF[weight];
     for (const zone of zones) {
       const films = this.#films[zone];
       const top = films.at(-1);
       if (!first && top?.layerId === resolved.layer.id) {
-        films[films.length - 1] = { ...top, last: ref, coats: top.coats + 1, filmUm: top.filmUm + resolved.filmUm, observed: undefined };
+        films[films.length - 1] = { ...top, last: ref, coats: top.coats + 1, filmUm: top.filmUm + filmUm, observed: undefined };
       } else {
         films.push({
           family: resolved.family,
@@ -53,7 +58,7 @@ export class PartFilms {
           first: ref,
           last: ref,
           coats: 1,
-          filmUm: resolved.filmUm,
+          filmUm,
           normalUm: resolved.filmUm,
           flatted: false,
           below: top,
@@ -85,14 +90,14 @@ export class PartFilms {
   }
 
   #laidOn(zoneId: string): PlannedFilm[] {
-    const { piece, lead } = this.#group;
+    const { piece, part: lead, sentBack } = this.#of;
     const { history, facts } = this.#context;
     const resolvedOf = (layerId: string): ResolvedLayer | undefined => {
-      const layer = lead.layers.find((candidate) => candidate.id === layerId);
+      const layer = lead.layers.find((candidate) => candidate.id === layerId.replace(/-before$/, ''));
       return layer && resolveLayer(layer, facts);
     };
     const films = laidFilms(
-      history.coatsOn(piece.id, lead.id, zoneId),
+      coatsThatCount(history.coatsOn(piece.id, lead.id, zoneId), sentBack),
       (coat) => resolvedOf(coat.layerId)?.filmUm ?? coat.filmUm,
       (coat) => resolvedOf(coat.layerId)?.label,
       (coat) => (coat.productId ? learnedFactor(coat.productId, this.#context) : undefined),

@@ -1,7 +1,10 @@
 import type { Purchases } from '#core/buying/index';
-import type { Facts, Piece } from '#core/facts/index';
+import { paintIn } from '#core/amounts/index';
+import type { Facts, LaidCoat, Piece } from '#core/facts/index';
 import { typicalPack } from '#core/buying/index';
 import type { PlanContext } from '../films/index.ts';
+import type { Session } from '../dates/index.ts';
+import { type PricedSupply, pieceSupplies } from './supplies.ts';
 import type { Step } from '../steps/index.ts';
 import { isCommitted } from '#core/survey/index';
 
@@ -10,7 +13,9 @@ export type PieceMoney = {
   readonly committed: number;
   readonly planned: number;
   readonly used: number;
+  /** To be bought of papers, tape and the rest, and the lines it is made of. */
   readonly consumables: number;
+  readonly supplies: readonly PricedSupply[];
   readonly total: number;
   readonly budget: number | null;
   readonly over: number;
@@ -23,6 +28,7 @@ export function pieceMoney(
   piece: Piece,
   steps: readonly Step[],
   purchases: Purchases,
+  sessions: readonly Pick<Session, 'stepIds'>[],
   { facts, history: { events } }: Pick<PlanContext, 'facts' | 'history'>,
 ): PieceMoney {
   const committed =
@@ -37,21 +43,19 @@ export function pieceMoney(
     if (goods > 0 && shop.shopId === null) about = true;
   }
   const used = events.reduce(
-    (sum, event) =>
-      sum +
-      (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml
-        ? event.coat.ml * pricePerMl(event.coat.productId, event.coat.family, event.coat.role, facts)
-        : 0),
+    (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
     0,
   );
-  const consumables = steps.filter((step) => step.pieceId === piece.id).reduce((sum, step) => sum + step.consumables, 0);
+  const supplies = pieceSupplies(piece, steps, facts.stock, sessions);
+  const consumables = supplies.reduce((sum, line) => sum + line.cost, 0);
   const total = Math.round(committed + planned + consumables);
   const budget = piece.budget ?? null;
   return {
     committed,
     planned: Math.round(planned),
     used: Math.round(used),
-    consumables,
+    consumables: Math.round(consumables),
+    supplies,
     total,
     budget,
     over: budget === null ? 0 : Math.max(0, total - budget),
@@ -61,20 +65,22 @@ export function pieceMoney(
 
 function shareOf(piece: Piece, mix: string, steps: readonly Step[]): number {
   const all = steps.filter((step) => step.coat?.mix === mix && step.stopped === undefined);
-  const ml = (list: readonly Step[]) => list.reduce((sum, step) => sum + (step.coat?.ml ?? 0), 0);
+  const ml = (list: readonly Step[]) => list.reduce((sum, step) => sum + (step.coat?.paintMl ?? 0), 0);
   const total = ml(all);
   return total === 0 ? 0 : ml(all.filter((step) => step.pieceId === piece.id)) / total;
 }
 
-function pricePerMl(
-  productId: string | undefined,
-  family: Parameters<typeof typicalPack>[0],
-  role: Parameters<typeof typicalPack>[1],
-  facts: Facts,
-): number {
+/** What a coat as it was laid has used, minor units: its paint, without what was mixed in. */
+function usedOf(coat: LaidCoat, facts: Facts): number {
+  const sheetId = facts.products.find((own) => own.id === coat.productId)?.sheetId;
+  const label = facts.sheets.find((own) => own.id === sheetId)?.label;
+  return paintIn(coat.ml ?? 0, label, coat.hand).paintMl * pricePerMl(coat, facts);
+}
+
+function pricePerMl({ productId, family, role, hand }: LaidCoat, facts: Facts): number {
   const can = facts.cans.find((candidate) => candidate.productId === productId);
   if (can && can.paid > 0) return can.paid / can.packMl;
   const product = facts.products.find((candidate) => candidate.id === productId);
-  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role);
+  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
   return pack.price / pack.ml;
 }

@@ -1,10 +1,11 @@
-import type { Source, WorkStage } from '#core/facts/index';
-import type { Gap } from '#core/schedule/index';
+import type { Part, Piece, Source, WorkStage } from '#core/facts/index';
 import { durationText, type Minute } from '#core/units/index';
-import type { PartGroup, PlanContext, Ref } from '../films/index.ts';
-import { after, carryOn } from './gaps.ts';
+import { attemptOf, type PlanContext, type Ref, type SentBack, stepsOf } from '../films/index.ts';
+import { after, carryOn } from './constraints.ts';
+import { type Constraint, momentsLookedAt } from './constraint.ts';
 import { partKey } from './keys.ts';
-import type { Step } from './step.ts';
+import type { Inspection, Step } from './step.ts';
+import type { WorkPace } from './workPace.ts';
 
 export type StepDraft = Pick<Step, 'title' | 'minutes'> &
   Partial<
@@ -17,55 +18,64 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
       | 'method'
       | 'grit'
       | 'coat'
-      | 'consumables'
+      | 'supplies'
       | 'checks'
       | 'looks'
       | 'asks'
       | 'scuffMinutes'
-      | 'notBefore'
-      | 'notBeforeWhy'
+      | 'setup'
+      | 'treatment'
+      | 'tight'
     >
   > & {
     readonly stage: WorkStage;
-    /** What it is about within its stage; by place in the lead part's layers so that each part gets its own key. */
+    /** What it is about within its stage: a layer's place in the part's list, or a word. */
     readonly layerIndex?: number;
     readonly subject?: string;
     readonly number?: number;
-    /** Zones of the lead part, by place; absent: all. */
+    /** Zones by place; absent: all. */
     readonly zones?: readonly number[];
+    /** mL this part takes of a coat. */
+    readonly ml?: number;
   };
 
-type Tail = Omit<Gap, 'to'>;
+type Keyed = Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>;
 
-const SPLITS: readonly WorkStage[] = ['strip', 'strip-off', 'repair', 'prep', 'flat'];
+/** Work that can be laid down and taken up again. */
+const SPLITS: readonly WorkStage[] = ['wash', 'strip', 'repair', 'prep', 'clean', 'flat', 'rinse', 'bare-care', 'touch-in'];
 const LONGEST_SITTING = 60;
-/** More than this is no evening's work but a wrong size, or the wrong method. */
-const MOST_SITTINGS = 40;
+/** More than this of one treatment is no evening's work but a wrong size, or the wrong method. */
+export const MOST_TREATMENT_MINUTES = 40 * 60;
 
 /** One sitting of a long step; the first keeps the step's own key, so that a step which grows longer stays done. */
 function sitting(draft: StepDraft, number: number, of: number): StepDraft {
   return {
     ...draft,
     minutes: draft.minutes / of,
-    consumables: (draft.consumables ?? 0) / of,
+    supplies: (draft.supplies ?? []).map((line) => ({ ...line, amount: line.amount / of })),
     title: `${draft.title} (sitting ${number} of ${of})`,
     number: number === 1 ? draft.number : (draft.number ?? 1) * 100 + number,
+    treatment: draft.treatment ? `${draft.treatment} sitting ${number} of ${of}` : null,
   };
 }
 
-/** The steps of one group of parts in order; what the log has already is passed over but still timed. */
+/** What a chain of steps is made for. */
+export type ChainOf = { readonly piece: Piece; readonly part: Part; readonly sentBack: SentBack | null };
+
+/** The steps of one part in order; what the log has already is passed over but still timed. */
 export class StepChain {
   readonly steps: Step[] = [];
-  readonly gaps: Gap[] = [];
+  readonly of: ChainOf;
   readonly #context: PlanContext;
-  readonly #group: PartGroup;
+  readonly #pace: WorkPace;
   #last: Ref | null = null;
   #stopped: string | undefined;
-  #held: Pick<Step, 'notBefore' | 'notBeforeWhy'> = {};
+  #toInspect: Inspection[] = [];
 
-  constructor(context: PlanContext, group: PartGroup) {
+  constructor(context: PlanContext, of: ChainOf, pace: WorkPace) {
     this.#context = context;
-    this.#group = group;
+    this.of = of;
+    this.#pace = pace;
   }
 
   get last(): Ref | null {
@@ -76,92 +86,112 @@ export class StepChain {
     return this.#stopped;
   }
 
+  /** Layers that are finished and not yet looked at. */
+  get toInspect(): readonly Inspection[] {
+    return this.#toInspect;
+  }
+
   /** From here on nothing is scheduled: a stop verdict. */
   stop(reason: string): void {
     this.#stopped ??= reason;
   }
 
-  /** The next step added waits until then: a part that has not come yet. */
-  notBefore(at: Minute, why: string): void {
-    this.#held = { notBefore: at, notBeforeWhy: why };
+  /** A layer is finished: the step that comes next begins with a look at it. */
+  inspectNext(inspection: Inspection): void {
+    this.#toInspect.push(inspection);
   }
 
-  isDone(draft: Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>): boolean {
+  isDone(draft: Keyed): boolean {
     return this.doneAt(draft) !== null;
   }
 
-  doneAt(draft: Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>): Minute | null {
-    return this.#context.history.done.get(this.#keys(draft)[0])?.at ?? null;
+  doneAt(draft: Keyed): Minute | null {
+    return this.#context.history.done.get(this.keyOf(draft))?.at ?? null;
+  }
+
+  keyOf(draft: Keyed): string {
+    const { piece, part, sentBack } = this.of;
+    const subject = draft.layerIndex === undefined ? (draft.subject ?? '-') : part.layers[draft.layerIndex].id;
+    return partKey(piece.id, part.id, draft.stage, subject, (draft.number ?? 1) + attemptOf(sentBack, draft.stage, subject));
   }
 
   /**
-   * Adds a step after the one before it; returns when it ended or that it will. Work that can be laid down and taken up
-   * again is split into sittings of at most an hour, so that it fits an evening.
+   * Adds a step after the one before it; returns when it ended or that it will. Long work is split into sittings of an hour;
+   * `between` says what one sitting asks of the next.
    */
-  add(draft: StepDraft, tails: readonly Tail[] = []): Ref {
-    const wanted = SPLITS.includes(draft.stage) ? Math.ceil(draft.minutes / LONGEST_SITTING) : 1;
-    if (wanted > MOST_SITTINGS)
+  add(draft: StepDraft, constraints: readonly Constraint[] = [], between: (ref: Ref) => readonly Constraint[] = () => []): Ref {
+    const minutes = draft.minutes * this.#pace(draft.stage, draft.treatment ?? null);
+    const paced = { ...draft, minutes };
+    if (minutes > MOST_TREATMENT_MINUTES)
       this.stop(
-        `“${draft.title}” would take ${durationText(draft.minutes)} at the bench: check sizes and copies, or choose another method.`,
+        `“${draft.title}” would take ${durationText(minutes)} at the bench: the size is wrong, or the method. Check sizes and copies, or choose a quicker method.`,
       );
-    const sittings = wanted > MOST_SITTINGS ? 1 : wanted;
-    let ref = this.#addOne(sittings > 1 ? sitting(draft, 1, sittings) : draft, tails);
-    for (let number = 2; number <= sittings; number++)
-      ref = this.#addOne(
-        sitting(draft, number, sittings),
-        'step' in ref && draft.stage !== 'prep' && draft.stage !== 'repair' ? [carryOn(ref.step)] : [],
-      );
+    const sittings = SPLITS.includes(draft.stage) && !this.#stopped ? Math.max(1, Math.ceil(minutes / LONGEST_SITTING)) : 1;
+    let ref = this.#addOne(sittings > 1 ? sitting(paced, 1, sittings) : paced, constraints);
+    for (let number = 2; number <= sittings; number++) {
+      const carries = 'step' in ref && draft.stage !== 'prep' && draft.stage !== 'repair' ? [carryOn(ref.step)] : [];
+      ref = this.#addOne(sitting(paced, number, sittings), [...carries, ...between(ref)]);
+    }
     return ref;
   }
 
-  #addOne(draft: StepDraft, tails: readonly Tail[]): Ref {
-    const keys = this.#keys(draft);
-    const done = this.#context.history.done.get(keys[0]);
+  #addOne(draft: StepDraft, constraints: readonly Constraint[]): Ref {
+    const id = this.keyOf(draft);
+    const done = this.#context.history.done.get(id);
     if (done) {
       this.#last = { at: done.at };
+      this.#toInspect = [];
       return this.#last;
     }
-    const { piece, lead, parts } = this.#group;
-    const id = keys[0];
-    const previous = this.#last && 'step' in this.#last ? this.#last.step : null;
-    if (previous) this.gaps.push({ ...after(previous), to: id });
-    for (const tail of tails) this.gaps.push({ ...tail, to: id });
-    const zones = draft.zones ?? lead.zones.map((_, index) => index);
+    const { piece, part } = this.of;
+    const follows = this.#last && 'step' in this.#last ? [after(this.#last.step)] : [];
+    const zones = draft.zones ?? part.zones.map((_, index) => index);
+    const setup = draft.setup ?? 0;
     this.steps.push({
       id,
-      keys,
+      keys: [id],
       pieceId: piece.id,
       stage: draft.stage,
       title: draft.title,
       detail: draft.detail ?? '',
-      minutes: Math.max(draft.coat ? 2 : 1, Math.round(draft.minutes)),
-      on: parts.map((part) => ({ partId: part.id, zoneIds: zones.map((index) => part.zones[index].id) })),
-      pegs: parts.flatMap((part) => part.pegs),
+      minutes: Math.max(draft.coat ? 2 : 1, Math.round(draft.minutes + setup)),
+      setup,
+      on: [{ partId: part.id, zoneIds: zones.map((index) => part.zones[index].id), ...(draft.ml === undefined ? {} : { ml: draft.ml }) }],
+      pegs: part.pegs,
       scuffMinutes: Math.round(draft.scuffMinutes ?? 0),
       hazards: draft.hazards ?? [],
       because: draft.because ?? '',
       source: draft.source ?? ('default' as Source),
-      consumables: Math.round(draft.consumables ?? 0),
+      supplies: draft.supplies ?? [],
       stopped: this.#stopped,
+      constraints: [...follows, ...constraints].map((constraint) => ({ ...constraint, scuffMinutes: Math.round(draft.scuffMinutes ?? 0) })),
+      treatment: treatmentOf(draft, constraints),
+      tight: draft.tight ?? false,
       ...(draft.method ? { method: draft.method } : {}),
       ...(draft.grit ? { grit: draft.grit } : {}),
       ...(draft.coat ? { coat: draft.coat } : {}),
       ...(draft.checks && draft.checks.length > 0 ? { checks: draft.checks } : {}),
       ...(draft.looks ? { looks: draft.looks } : {}),
       ...(draft.asks ? { asks: draft.asks } : {}),
-      ...(draft.notBefore ? { notBefore: draft.notBefore, notBeforeWhy: draft.notBeforeWhy } : {}),
-      ...this.#held,
+      ...(this.#toInspect.length > 0 ? { inspects: this.#toInspect } : {}),
     });
-    this.#held = {};
+    this.#toInspect = [];
     this.#last = { step: id };
     return this.#last;
   }
+}
 
-  #keys(draft: Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>): string[] {
-    const { piece, parts } = this.#group;
-    return parts.map((part) => {
-      const subject = draft.layerIndex === undefined ? (draft.subject ?? '-') : part.layers[draft.layerIndex].id;
-      return partKey(piece.id, part.id, draft.stage, subject, draft.number ?? 1);
-    });
-  }
+/** A step that shares a window with work already done is joined only with parts where that was done at the same time. */
+function treatmentOf(draft: StepDraft, constraints: readonly Constraint[]): string | null {
+  if (!draft.treatment) return null;
+  const since = draft.tight ? constraints.flatMap(momentsLookedAt) : [];
+  return since.length === 0 ? draft.treatment : `${draft.treatment} @${Math.round(Math.max(...since) / SAME_TIME_MINUTES)}`;
+}
+
+/** Work on two parts done within so many minutes was done together. */
+const SAME_TIME_MINUTES = 20;
+
+/** Steps a chain's end waits for, where its last step is still to come. */
+export function endOfChain(chain: StepChain): string[] {
+  return chain.last ? stepsOf([chain.last]) : [];
 }

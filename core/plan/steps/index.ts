@@ -1,6 +1,8 @@
-export { dwell, nextCoat, onceReached, soonAfter, tapeOff } from './gaps.ts';
-export { groupParts } from './groups.ts';
+export { gapOf, allowedBy } from './gaps.ts';
+export { stepsLookedAt, type Constraint, type Rule } from './constraint.ts';
 export { coatKey, partKey, pieceKey } from './keys.ts';
-export { type PieceSteps, pieceSteps } from './pieceSteps.ts';
+export { pieceSteps, type PieceSteps } from './pieceSteps.ts';
 export { bathsOf, type Preparation, preparationOf } from './preparation.ts';
-export type { CoatOfStep, Step } from './step.ts';
+export type { Asked, CoatOfStep, Inspection, Step, StepOn } from './step.ts';
+export { undecidedText } from './fitting.ts';
+export { dwell, nextCoat, onceReached, tapeOff } from './constraints.ts';

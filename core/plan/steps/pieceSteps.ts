@@ -1,22 +1,28 @@
 import { resolveLayer } from '#core/coats/index';
-import type { Part, Piece } from '#core/facts/index';
+import { type Part, type Piece, staysOf } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
-import type { Gap } from '#core/schedule/index';
-import type { PartGroup, PlanContext, PlannedFilm, Ref } from '../films/index.ts';
-import { type JointOfPart, type StripChoice, stripChoice } from '../verdicts/index.ts';
-import { StepChain } from './chain.ts';
-import { CoatBuilder } from './coatSteps.ts';
-import { after, onceReached } from './gaps.ts';
-import { groupParts } from './groups.ts';
-import { addPrepSteps } from './prepSteps.ts';
+import { isPlanned } from '#core/safety/index';
+import { partSentBack, type PlanContext, type PlannedFilm, type Ref, sentBackOf, stepsOf } from '../films/index.ts';
+import { type JointOfPart, stripChoice, type StripChoice, undecidedZones, withOutcomes } from '../verdicts/index.ts';
+import { addBareCare } from './bareCare.ts';
+import { renamed } from './constraint.ts';
+import { endOfChain, StepChain } from './chain.ts';
+import { addLayers, type Coated } from './coats.ts';
+import { after, onceReached } from './constraints.ts';
+import { fitStep, type Fitting } from './fitting.ts';
+import { preservingSteps } from './preserving.ts';
+import { joinedIntoRows, type RowLimits } from './rows.ts';
 import type { Step } from './step.ts';
-import { addStripSteps } from './stripSteps.ts';
-import { dryFitStep, fitStep, teardownSteps } from './wholePiece.ts';
-import { lastAwaited } from '#core/survey/index';
+import { addStripping } from './stripping.ts';
+import { flashRusts, keepsPaint } from './surfaceParts.ts';
+import { addMends, addSurfacing, type Surfaced, whileSurfaceServes } from './surfacing.ts';
+import { dryFitStep, teardownSteps } from './teardown.ts';
+import { addMaterialTest, addWash } from './washing.ts';
+import { learnedPace, typedPace, type WorkPace } from './workPace.ts';
+import { heldByParcels, heldUntilFit } from './parcels.ts';
 
 export type PieceSteps = {
   readonly steps: readonly Step[];
-  readonly gaps: readonly Gap[];
   readonly joints: readonly JointOfPart[];
   readonly strips: ReadonlyMap<string, StripChoice>;
   /** Masking order by the id of each part it was worked out for. */
@@ -24,157 +30,203 @@ export type PieceSteps = {
   readonly stopped?: string;
 };
 
-/** All steps still to do on a piece, bottom to top, with the gaps between them. */
-export function pieceSteps(piece: Piece, context: PlanContext): PieceSteps {
-  if (piece.finished) return { steps: [], gaps: [], joints: [], strips: new Map(), masking: new Map() };
-  const steps: Step[] = [];
-  const gaps: Gap[] = [];
-  const joints: JointOfPart[] = [];
-  const strips = new Map<string, StripChoice>();
-  const masking = new Map<string, OrderAnswer>();
-  const teardown = piece.board ? [] : teardownSteps(piece, context);
-  for (const [index, step] of teardown.entries()) {
-    if (index > 0) gaps.push({ ...after(teardown[index - 1].id, 'one thing after the other'), to: step.id });
-    steps.push(step);
+const NOTHING: PieceSteps = { steps: [], joints: [], strips: new Map(), masking: new Map() };
+const USUAL_LIMITS: RowLimits = { longest: 60 };
+
+/** All steps still to do on a piece, bottom to top, joined into rows where they are one treatment. */
+export function pieceSteps(whole: Piece, context: PlanContext, limits: RowLimits = USUAL_LIMITS): PieceSteps {
+  if (whole.finished) return NOTHING;
+  const learned = learnedPace(context.history);
+  const usual = () => allSteps(whole, context, learned, { ...limits, longest: Number.POSITIVE_INFINITY }, false).steps;
+  const pace = whole.minutes ? typedPace(whole, usual(), learned) : learned;
+  return allSteps(whole, context, pace, limits, true);
+}
+
+function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: RowLimits, join: boolean): PieceSteps {
+  const { piece, broken } = withOutcomes(whole, context.history);
+  if (piece.aim === 'preserve' && !piece.board) {
+    const steps = preservingSteps(piece, context, pace);
+    return { ...NOTHING, steps: join ? joinedIntoRows(asChains(steps), limits) : steps };
   }
-  const apart = teardown.at(-1);
-  const tops: PlannedFilm[] = [];
-  const lastSteps: string[] = [];
-  const surfaces: SurfaceSteps[] = [];
-  let stopped: string | undefined;
-  for (const group of groupParts(piece, context.history)) {
-    const { chain, coats, strip, surface } = groupSteps(group, context);
-    if (piece.board) addJudging(group, chain, coats.tops, context);
-    const first = chain.steps[0];
-    if (apart && first) gaps.push({ ...after(apart.id, 'the piece is taken apart first'), to: first.id });
-    steps.push(...chain.steps);
-    gaps.push(...chain.gaps);
-    joints.push(...coats.joints);
-    if (surface) surfaces.push(surface);
-    for (const part of group.parts) {
-      strips.set(part.id, strip);
-      if (coats.masking) masking.set(part.id, translated(coats.masking, group.lead, part));
-    }
-    tops.push(...coats.tops);
-    if (chain.last && 'step' in chain.last) lastSteps.push(chain.last.step);
-    stopped ??= chain.stopped;
+  const teardown = piece.board ? [] : teardownSteps(piece, broken, context, pace);
+  const made = piece.parts.filter(isPlanned).map((part) => partSteps(piece, part, context, pace));
+  const stopped = made.find(({ chain }) => chain.stopped)?.chain.stopped;
+  const tried = withDryFit(piece, context, made, pace);
+  const chains = tried.chains.map((steps) => heldByParcels(afterTeardown(steps, teardown.at(-1)), piece, context));
+  const inspects = made.flatMap(({ chain }) => chain.toInspect);
+  const fit = piece.board ? [] : fitOf(piece, context, made, { stopped, inspects, pace, apart: teardown.at(-1) });
+  const own = join ? joinedIntoRows(chains, limits) : chains.flat();
+  const rowOf = new Map(own.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
+  const wide = [...tried.dryFit, ...fit].map((step) => onRows(step, rowOf));
+  return {
+    steps: [...teardown, ...own, ...wide],
+    joints: made.flatMap(({ coated }) => coated.joints),
+    strips: new Map(made.map(({ part, strip }) => [part.id, strip])),
+    masking: new Map(made.flatMap(({ part, coated }) => (coated.masking ? [[part.id, coated.masking] as const] : []))),
+    ...(stopped ? { stopped } : {}),
+  };
+}
+
+/** A piece-wide step looks back to the rows that steps of parts have become. */
+function onRows(step: Step, rowOf: ReadonlyMap<string, string>): Step {
+  const renamedStep = (id: string) => rowOf.get(id) ?? id;
+  return { ...step, constraints: step.constraints.map((constraint) => renamed(constraint, renamedStep)) };
+}
+
+/** Steps of parts as chains, piece-wide ones left each by itself. */
+function asChains(steps: readonly Step[]): Step[][] {
+  const chains = new Map<string, Step[]>();
+  for (const step of steps) {
+    const key = step.on.length === 1 ? step.on[0].partId : step.id;
+    chains.set(key, [...(chains.get(key) ?? []), step]);
   }
-  addDryFit(piece, context, surfaces, steps, gaps);
-  const fit = piece.board ? null : fitStep(piece, context, stopped);
-  if (fit) {
-    steps.push(fit);
-    for (const id of lastSteps) gaps.push({ ...after(id, 'every part is finished first'), to: fit.id });
-    for (const film of tops)
-      gaps.push({ ...onceReached(film, 'fit', context.clocks, `the ${film.name} must take handling and screws`), to: fit.id });
+  return [...chains.values()];
+}
+
+type MadePart = {
+  readonly part: Part;
+  readonly chain: StepChain;
+  readonly strip: StripChoice;
+  readonly coated: Coated;
+  /** The surface work still to do, for the dry fit between it and the cleaning. */
+  readonly surfaced: Surfaced | null;
+  readonly onOldPaint: boolean;
+};
+
+const NO_COATS: Coated = { joints: [], masking: null, tops: [] };
+
+/** Everything that is done to one part. */
+function partSteps(piece: Piece, asEntered: Part, context: PlanContext, pace: WorkPace): MadePart {
+  const sentBack = sentBackOf(piece, asEntered, context.history);
+  const part = partSentBack(asEntered, sentBack);
+  const chain = new StepChain(context, { piece, part, sentBack }, pace);
+  const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);
+  const strip = stripChoice(part, piece, first, context.history, context.workshop.tub);
+  const made = (coated: Coated, surfaced: Surfaced | null = null): MadePart => ({
+    part: asEntered,
+    chain,
+    strip,
+    coated,
+    surfaced,
+    onOldPaint: keepsPaint(part, strip),
+  });
+  if (staysOf(part)) {
+    addWash(chain, false);
+    addMends(chain, context);
+    return made(NO_COATS);
   }
-  return { steps, gaps: holdWindowsTogether(steps, gaps), joints, strips, masking, ...(stopped ? { stopped } : {}) };
+  const bareZones = part.zones.filter((zone) => zone.bare !== undefined).map((zone) => zone.id);
+  const painted = part.zones.length - bareZones.length - undecidedZones(part).length;
+  if (painted === 0) {
+    // Nobody has decided on it: nothing is done to it, and the fit says so.
+    if (bareZones.length > 0) addBareByChoice(chain, context, bareZones);
+    return made(NO_COATS);
+  }
+  const surfaced = isUnderPaint(chain, context) ? null : addBeforePaint(chain, context, strip);
+  const onSurface = surfaced ? whileSurfaceServes(surfaced, chain, context) : [];
+  const coated = addLayers(chain, context, { keepsPaint: keepsPaint(part, strip), onSurface: keepsPaint(part, strip) ? [] : onSurface });
+  if (piece.board) addJudging(chain, coated.tops);
+  if (bareZones.length > 0) addBareCareBesidePaint(chain, context, bareZones);
+  return made(coated, surfaced);
+}
+
+/** Paint lies on it already: what comes before paint is behind it. */
+function isUnderPaint(chain: StepChain, { history }: PlanContext): boolean {
+  const { piece, part, sentBack } = chain.of;
+  return part.zones.some((zone) =>
+    history.coatsOn(piece.id, part.id, zone.id).some((coat) => !sentBack || sentBack.to === 'layer' || coat.at > sentBack.at),
+  );
+}
+
+function addBeforePaint(chain: StepChain, context: PlanContext, strip: StripChoice): Surfaced {
+  const { part } = chain.of;
+  const keeps = keepsPaint(part, strip);
+  const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);
+  addMaterialTest(chain);
+  addWash(chain, keeps);
+  const off = addStripping(chain, context, strip);
+  return addSurfacing(chain, context, { keeps, bareSince: off, first });
+}
+
+/** A part that stays bare by choice is washed, freed of rust and finished; one that has paint on it to lose is left to its owner. */
+function addBareByChoice(chain: StepChain, context: PlanContext, zoneIds: readonly string[]): void {
+  addMaterialTest(chain);
+  addWash(chain, false);
+  addMends(chain, context);
+  addBareCare(chain, context, zoneIds);
+}
+
+/** Bare zones beside paint are cleaned of overspray and protected once the paint takes handling. */
+function addBareCareBesidePaint(chain: StepChain, context: PlanContext, zoneIds: readonly string[]): void {
+  if (flashRusts(chain.of.part)) addBareCare(chain, context, zoneIds);
 }
 
 /** The tiles of a board are judged dry, after dry-down; what they show is evidence from then on. */
-function addJudging(group: PartGroup, chain: StepChain, tops: readonly PlannedFilm[], context: PlanContext): void {
+function addJudging(chain: StepChain, tops: readonly PlannedFilm[]): void {
+  const { part } = chain.of;
   chain.add(
     {
       stage: 'look',
       subject: 'tile',
-      title: group.parts.length > 1 ? 'Judge the tiles, dry' : `Judge ${group.lead.name.toLowerCase()}, dry`,
-      minutes: 2 * group.parts.length,
+      title: 'Judge it dry',
+      minutes: 2,
+      setup: 2,
       detail: 'indoors and out, beside the reference; a tape pull on a scratch shows what holds',
       because: 'What a tile shows overrules the tables for the same products in the same state.',
-      asks: { kind: 'tile', layerIds: group.lead.layers.map((layer) => layer.id) },
+      asks: { kind: 'tile', layerIds: part.layers.map((layer) => layer.id) },
+      treatment: 'judge the tiles',
     },
-    tops.map((film) => onceReached(film, 'fit', context.clocks, `the ${film.name} must be dry to be judged`)),
+    tops.map((film) => onceReached(film, 'fit', `the ${film.name} must be dry to be judged`)),
   );
 }
 
-type GroupSteps = {
-  readonly chain: StepChain;
-  readonly coats: CoatBuilder;
-  readonly strip: StripChoice;
-  /** The last step of the bare surface and the cleaning after it, where they are still to do. */
-  readonly surface: SurfaceSteps | null;
-};
-
-type SurfaceSteps = { readonly surface: string | null; readonly clean: string; readonly stopped: string | undefined };
-
-function groupSteps(group: PartGroup, context: PlanContext): GroupSteps {
-  const chain = new StepChain(context, group);
-  const { lead, piece } = group;
-  const late = lastAwaited(
-    piece.parcels.filter((parcel) => group.parts.some((part) => part.id === parcel.holds?.partId)),
-    context.now,
-  );
-  if (late) chain.notBefore(late.at, late.why);
-  const firstLayer = lead.layers[0] && resolveLayer(lead.layers[0], context.facts);
-  const painted = lead.zones.some((zone) => context.history.coatsOn(piece.id, lead.id, zone.id).length > 0);
-  const bare = lead.zones.every((zone) => zone.bare !== undefined);
-  if (painted || bare) {
-    const strip = stripChoice(lead, piece, firstLayer, context.history);
-    return { chain, strip, surface: null, coats: coatsOf(group, context, chain, strip, bare) };
-  }
-  const stripped = addStripSteps(chain, group, context, firstLayer);
-  let surfaceEnd: Ref | null = null;
-  addPrepSteps(
-    chain,
-    group,
-    context,
-    stripped,
-    (last) => {
-      surfaceEnd = last;
-    },
-    firstLayer,
-  );
-  const clean = chain.last && 'step' in chain.last ? chain.last.step : null;
-  const surface = clean ? { clean, surface: stepOf(surfaceEnd), stopped: chain.stopped } : null;
-  return { chain, strip: stripped.choice, surface, coats: coatsOf(group, context, chain, stripped.choice, false) };
-}
-
-function stepOf(ref: Ref | null): string | null {
-  return ref && 'step' in ref ? ref.step : null;
-}
-
-function coatsOf(group: PartGroup, context: PlanContext, chain: StepChain, strip: StripChoice, bare: boolean): CoatBuilder {
-  const coats = new CoatBuilder(context, group, chain, strip.method === 'scuff' && group.lead.finish !== 'bare');
-  if (!bare) coats.build();
-  return coats;
+function afterTeardown(steps: readonly Step[], apart: Step | undefined): readonly Step[] {
+  const [first, ...rest] = steps;
+  if (!apart || !first) return steps;
+  return [{ ...first, constraints: [...first.constraints, after(apart.id, 'the piece is taken apart first')] }, ...rest];
 }
 
 /**
- * The bare parts are tried together after their surfaces are done and before any is cleaned for paint. A part that is stopped is
- * tried as it is: it would hold up the others else.
+ * The parts are tried together after their surfaces are done and before any is cleaned for paint. A part that is stopped is tried
+ * as it is: it would hold up the others else.
  */
-function addDryFit(piece: Piece, context: PlanContext, surfaces: readonly SurfaceSteps[], steps: Step[], gaps: Gap[]): void {
-  const going = surfaces.filter((own) => !own.stopped);
-  const dryFit = surfaces.length > 0 ? dryFitStep(piece, context, going.length > 0 ? undefined : surfaces[0].stopped) : null;
-  if (!dryFit) return;
-  steps.push(dryFit);
-  for (const { surface, clean } of going) {
-    if (surface) gaps.push({ ...after(surface, 'every part is bare and smooth first'), to: dryFit.id });
-    gaps.push({ ...after(dryFit.id, 'the bare parts are tried together first'), to: clean });
-  }
-}
-
-/** The same order for another part of the group, in its own layer ids. */
-function translated(answer: OrderAnswer, lead: Part, part: Part): OrderAnswer {
-  const own = (id: string) => part.layers[lead.layers.findIndex((layer) => layer.id === id)]?.id ?? id;
+function withDryFit(
+  piece: Piece,
+  context: PlanContext,
+  made: readonly MadePart[],
+  pace: WorkPace,
+): { readonly chains: readonly (readonly Step[])[]; readonly dryFit: readonly Step[] } {
+  const chains = made.map(({ chain }) => chain.steps);
+  const open = made.filter(({ surfaced }) => surfaced !== null && 'step' in surfaced.clean);
+  const going = open.filter(({ chain }) => !chain.stopped);
+  const onOldPaint = open.every(({ onOldPaint: kept }) => kept);
+  const step = open.length > 0 ? dryFitStep(piece, context, going.length > 0 ? undefined : open[0].chain.stopped, onOldPaint, pace) : null;
+  if (!step) return { chains, dryFit: [] };
+  const surfaces = going.flatMap(({ surfaced }) => idsOf(surfaced?.surface ?? null));
+  const cleans = new Set(going.flatMap(({ surfaced }) => idsOf(surfaced?.clean ?? null)));
+  const dryFit = { ...step, constraints: surfaces.map((id) => after(id, 'every surface is ready first')) };
   return {
-    ...answer,
-    order: answer.order.map(own),
-    ...(answer.runnerUp ? { runnerUp: { ...answer.runnerUp, order: answer.runnerUp.order.map(own) } } : {}),
+    dryFit: [dryFit],
+    chains: chains.map((steps) =>
+      steps.map((own) =>
+        cleans.has(own.id) ? { ...own, constraints: [...own.constraints, after(dryFit.id, 'the parts are tried together first')] } : own,
+      ),
+    ),
   };
 }
 
-/** Steps that lie between the two ends of a window without a later branch belong to its group, or the group could never be placed. */
-function holdWindowsTogether(steps: readonly Step[], gaps: readonly Gap[]): Gap[] {
-  const place = new Map(steps.map((step, index) => [step.id, index]));
-  const covered = new Set<number>();
-  for (const gap of gaps) {
-    const to = place.get(gap.to) ?? 0;
-    const from = Math.min(to, ...gap.together.map((id) => place.get(id) ?? to));
-    for (let index = from + 1; index < to; index++) covered.add(index);
-  }
-  return gaps.map((gap) => {
-    const at = place.get(gap.to) ?? -1;
-    const inside = covered.has(at) || gap.from.some((id) => covered.has(place.get(id) ?? -1));
-    return inside && gap.from.length === 1 && place.get(gap.from[0]) === at - 1 ? { ...gap, together: gap.from } : gap;
-  });
+function idsOf(ref: Ref | null): string[] {
+  return ref ? stepsOf([ref]) : [];
+}
+
+function fitOf(piece: Piece, context: PlanContext, made: readonly MadePart[], how: Fitting & { readonly apart: Step | undefined }): Step[] {
+  const fit = fitStep(piece, context, how);
+  if (!fit) return [];
+  const ends = [...idsOf(how.apart ? { step: how.apart.id } : null), ...made.flatMap(({ chain }) => endOfChain(chain))].map((id) =>
+    after(id, 'every part is finished first'),
+  );
+  const films = made
+    .flatMap(({ coated }) => coated.tops)
+    .map((film) => onceReached(film, 'fit', `the ${film.name} must take handling and screws`));
+  return [heldUntilFit({ ...fit, constraints: [...ends, ...films] }, piece, context)];
 }

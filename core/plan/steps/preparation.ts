@@ -1,12 +1,21 @@
 import { resolveLayer } from '#core/coats/index';
 import { type Facts, type Mend, type Part, type Piece, type StripMethod, STRIP_METHODS } from '#core/facts/index';
-import { type CleaningPlan, cleaningPlan, gateItems, markText, mendOf, repairSteps, type RepairStep, type Surface } from '#core/prep/index';
+import {
+  type CleaningPlan,
+  cleaningPlan,
+  gateItems,
+  gritsForMark,
+  markText,
+  mendOf,
+  type RepairStep,
+  repairSteps,
+  type Surface,
+} from '#core/prep/index';
 import { type Bath, bathOf, dwells, type StripOption, stripOptions } from '#core/strip/index';
-import { isPerforated, partAreaCm2 } from '#core/survey/index';
+import { workSize } from '#core/survey/index';
 import { historyOf, type PlanContext } from '../films/index.ts';
-import { dwellFactor, type StripChoice, stripChoice } from '../verdicts/index.ts';
-import { surfaceOfPart } from './prepSteps.ts';
-import { isTreatedAfterStrip } from './stripSteps.ts';
+import { dwellFactor, type StripChoice, stripChoice, stripScope } from '../verdicts/index.ts';
+import { getsMetalPrep, keepsPaint, mendScope, surfaceOfPart } from './surfaceParts.ts';
 
 /** All that is known and advised of a part before paint: for the screen, the job card and scripts. */
 export type Preparation = {
@@ -27,24 +36,31 @@ export function preparationOf(piece: Piece, part: Part, facts: Facts): Preparati
   if (!workshop) throw new RangeError('The workshop is not set up yet.');
   const context: Pick<PlanContext, 'facts' | 'workshop' | 'history'> = { facts, workshop, history: historyOf(facts) };
   const first = part.layers[0] && resolveLayer(part.layers[0], facts);
-  const choice = stripChoice(part, piece, first, context.history);
-  const keeps = choice.method === 'scuff' && part.finish !== 'bare';
-  const area = partAreaCm2(part);
-  const treated = !keeps && part.finish !== 'bare' && isTreatedAfterStrip(part, first);
-  const { options, advised } = stripOptions(part, piece, area, isPerforated(part), [], (method) => dwellFactor(method, part, context));
+  const choice = stripChoice(part, piece, first, context.history, workshop.tub);
+  const keeps = keepsPaint(part, choice);
+  const treated = !keeps && getsMetalPrep(part, first);
+  const { options, advised } = stripOptions(part, piece, stripScope(part, piece, workshop.tub), [], (method) =>
+    dwellFactor(method, part, context),
+  );
+  const surface = surfaceOfPart(part, keeps, context);
   return {
     choice,
     options,
     advised: choice.chosen ? advised : choice.method,
     tried: triedText(piece, part, context.history),
     repairs: (part.marks ?? []).map((mark) => {
-      const mend = mendOf(mark, part);
+      const mend = mendOf(mark, part, mendScope(piece, part, mark.id, context));
       const alreadyDone = treated && mend === 'metal-prep';
-      return { mark: markText(mark), mend, steps: alreadyDone ? [] : repairSteps({ mend, part, areaCm2: area, where: mark.where }) };
+      const grits = gritsForMark(mark, part, surface);
+      return {
+        mark: markText(mark),
+        mend,
+        steps: alreadyDone ? [] : repairSteps({ mend, part, size: workSize(part), where: mark.where, grits }),
+      };
     }),
-    surface: surfaceOfPart(part, keeps, context),
+    surface,
     cleaning: cleaningPlan(part.material, { keepsPaint: keeps }),
-    gate: gateItems(part, choice.method !== null && !keeps),
+    gate: gateItems(part, choice.method !== null && !keeps, (markId) => mendScope(piece, part, markId, context)),
   };
 }
 

@@ -1,25 +1,51 @@
 import { mixFor, reserveMl } from '#core/amounts/index';
 import { coatHazards } from '#core/safety/index';
-import type { PartGroup, PlacedLayer, PlanContext, Ref } from '../films/index.ts';
+import type { PlacedLayer, PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
-import { PROMOTER_WORKS_MINUTES } from './gaps.ts';
+import { PROMOTER_WORKS_MINUTES } from './constraints.ts';
 
-/** What is made ready right before a coat: a two-part mix, adhesion promoter. */
+/** What is made ready right before a coat: a try on scrap, a two-part mix, adhesion promoter. */
 
+const SCRAP_MINUTES = 4;
 const MIX_MINUTES = 4;
-const CUP_PRICE = 15;
 const PROMOTER_MINUTES = 2;
-const PROMOTER_PRICE = 40;
 /** Numbers of what is made ready again, clear of those of later coats. */
 const NEXT_ATTEMPT = 100;
 
+/** A paint nobody has used here before goes onto scrap first (BRIEF §6). */
+export function addScrapTest(chain: StepChain, context: PlanContext, placed: PlacedLayer): void {
+  const { resolved, index } = placed;
+  const { product } = resolved;
+  if (!product || context.history.usedProducts.has(product.id)) return;
+  chain.add({
+    stage: 'scrap-test',
+    layerIndex: index,
+    title: `Try ${resolved.name} on scrap`,
+    // One scrap serves every part that takes the paint.
+    minutes: 0,
+    setup: SCRAP_MINUTES,
+    detail: 'a card or a scrap of the same material: how it sprays, covers and bites',
+    hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
+    because: 'It is used here for the first time: the scrap finds out, not the piece.',
+    treatment: `scrap ${resolved.mix}`,
+  });
+}
+
+export type MixWanted = {
+  readonly placed: PlacedLayer;
+  /** As sprayed, of the coats this mix is for. */
+  readonly needMl: number;
+  /** The first coat this mix is for. */
+  readonly number: number;
+};
+
 /** A two-part paint is mixed before its coats: induction first, and all of it on within its pot life. Null where none is mixed. */
-export function addMix(chain: StepChain, context: PlanContext, placed: PlacedLayer, mlPerCoat: number, doneCoats: number): Ref | null {
+export function addMix(chain: StepChain, context: PlanContext, { placed, needMl, number }: MixWanted): Ref | null {
   const { resolved, index, zones } = placed;
   const { hardener, potLifeMin, inductionMin } = resolved.label ?? {};
   if (!hardener && potLifeMin === undefined && inductionMin === undefined) return null;
   const mix = mixFor({
-    needMl: mlPerCoat * (resolved.layer.coats - doneCoats),
+    needMl,
     label: resolved.label ?? {},
     own: resolved.family,
     ...(resolved.thinner ? { thinner: resolved.thinner } : {}),
@@ -29,40 +55,44 @@ export function addMix(chain: StepChain, context: PlanContext, placed: PlacedLay
   return chain.add({
     stage: 'mix',
     layerIndex: index,
-    number: freshAttempt(chain, context, { stage: 'mix', layerIndex: index }, doneCoats + 1, potLifeMin),
+    number: freshAttempt(chain, context, { stage: 'mix', layerIndex: index }, number, potLifeMin),
     zones,
     title: `Mix ${resolved.name}`,
     minutes: MIX_MINUTES,
+    setup: 0,
     detail: [
-      ...(kept > 0 && doneCoats === 0 ? [`set ${kept} mL aside unmixed for touch-up`] : []),
+      ...(kept > 0 && number === 1 ? [`set ${kept} mL aside unmixed for touch-up`] : []),
       cups,
       ...(inductionMin ? [`let it stand ${inductionMin} min`] : []),
     ].join('; '),
     hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
     because: mix.warnings.join(' ') || 'Mixed by weight or by the cup’s marks, a fifth more than the coats take.',
     source: 'label',
-    consumables: CUP_PRICE,
+    supplies: [{ kind: 'cup', spec: 'mixing cup', unit: 'piece', amount: mix.cups }],
+    treatment: `mix ${resolved.mix} ${number}`,
   });
 }
 
 /** Adhesion promoter on bare plastic that nothing else holds on, right before its first coat. */
-export function addPromoter(chain: StepChain, context: PlanContext, group: PartGroup, placed: PlacedLayer): Ref {
+export function addPromoter(chain: StepChain, context: PlanContext, placed: PlacedLayer): Ref {
   const { index, zones } = placed;
-  const copies = group.parts.reduce((sum, part) => sum + part.copies, 0);
+  const { part } = chain.of;
   return chain.add({
     stage: 'promoter',
     layerIndex: index,
     number: freshAttempt(chain, context, { stage: 'promoter', layerIndex: index }, 1, PROMOTER_WORKS_MINUTES),
     zones,
     title: 'Adhesion promoter',
-    minutes: PROMOTER_MINUTES * copies,
+    minutes: PROMOTER_MINUTES * part.copies,
+    setup: 2,
     detail: 'one thin coat, let it flash, then the first coat within the hour; its own label first',
     hazards: ['solvent'],
     because:
-      group.lead.material === 'unknown'
+      part.material === 'unknown'
         ? 'The material is unknown and may be polypropylene: nothing holds on that without promoter.'
         : 'Nothing holds on polypropylene or polyethylene without promoter.',
-    consumables: PROMOTER_PRICE * copies,
+    supplies: [{ kind: 'promoter', spec: 'adhesion promoter', unit: 'mL', amount: 5 * part.copies }],
+    treatment: 'promoter',
   });
 }
 

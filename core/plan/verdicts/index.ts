@@ -2,5 +2,6 @@ export type { JointOfPart } from './jointOfPart.ts';
 export { aged, inService, thisMinute } from './judging.ts';
 export { layersMended } from './mendedLayers.ts';
 export { type LayerView, type StackView, stackView } from './stackView.ts';
-export { dwellFactor, KEPT_PAINT, progressOf, stripChoice, type StripChoice } from './stripChoice.ts';
+export { dwellFactor, keptUnder, progressOf, stripChoice, type StripChoice, stripScope } from './stripChoice.ts';
 export { setNotes } from './sets.ts';
+export { undecidedZones, withOutcomes } from './outcomes.ts';

@@ -8,6 +8,8 @@ export type JointOfPart = {
   /** The layer below, or null for the part itself. */
   readonly belowLayerId: string | null;
   readonly joint: StackJoint;
+  /** It lies on the old paint that is kept. */
+  readonly onOldPaint?: boolean;
   /** Laid already: the verdict is history. */
   readonly laid: boolean;
   /** What it would be this very minute, where the film below is laid already. */

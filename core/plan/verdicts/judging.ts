@@ -35,7 +35,9 @@ export function inService(lead: Part, placed: PlacedLayer, joint: StackJoint): S
   const coveredLater = lead.layers
     .slice(placed.index + 1)
     .some((later) => later.covers === 'all' || placed.zones.every((zone) => later.covers.includes(lead.zones[zone].id)));
-  const finding = coveredLater ? null : serviceFinding(lead.service ?? [], placed.resolved.family);
+  const finding = coveredLater
+    ? null
+    : serviceFinding(lead.service ?? [], placed.resolved.family, { serviceC: lead.serviceC, heatC: placed.resolved.label?.heatC });
   if (!finding || worseOf<{ verdict: JointVerdict }>(joint, finding) === joint) return joint;
   return {
     ...joint,

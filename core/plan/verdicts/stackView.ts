@@ -1,15 +1,17 @@
 import {
   coatsToHide,
+  flatRefused,
   FLATTING_TAKES_UM,
   finestRelief,
   groundSuits,
+  normalCoats,
   reliefEffect,
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
-import type { Lab, Part, Piece } from '#core/facts/index';
-import { coatAmount } from '#core/amounts/index';
+import type { Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
+import { coatAmount, paintIn } from '#core/amounts/index';
 import { paintedFaces } from '#core/survey/index';
 import { layersInOrder, type PlanContext } from '../films/index.ts';
 
@@ -29,9 +31,18 @@ export type LayerView = {
   /** Coats that hide the ground it meets; null where hiding is not asked (primer, clear, transparent). */
   readonly coatsToHide: number | null;
   readonly groundName: string;
+  /** One normal coat as sprayed, by both models, and which of them holds. */
   readonly mlPerCoat: number;
+  readonly filmMl: number;
+  readonly sweepsMl: number;
   readonly holds: 'film' | 'sweeps';
+  readonly hand: Hand;
+  readonly weights: readonly Weight[];
+  /** All coats as sprayed, and of that paint from its container. */
   readonly ml: number;
+  readonly paintMl: number;
+  /** Why it is never flatted; null where it may be. */
+  readonly flatRefused: string | null;
   readonly source: 'label' | 'default';
 };
 
@@ -41,6 +52,8 @@ export type StackView = {
   readonly reliefUm: number | null;
   readonly reliefText: string;
   readonly needs: readonly string[];
+  /** Of the needs, what keeps the piece from being finished: a clear over what is no finish by itself. */
+  readonly missing: readonly string[];
   /** Steps at tape lines: how high the later colour stands, µm. */
   readonly edgeSteps: readonly { readonly zones: string; readonly um: number }[];
 };
@@ -68,7 +81,11 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       resolved,
       resolved.hand,
     );
-    const um = resolved.layer.coats * resolved.filmUm - (resolved.layer.flatAfter ? FLATTING_TAKES_UM : 0);
+    const coats = normalCoats(resolved.weights);
+    const refused = flatRefused(resolved);
+    const flatted = resolved.layer.flatAfter !== undefined && refused === null;
+    const um = coats * resolved.filmUm - (flatted ? FLATTING_TAKES_UM : 0);
+    const ml = amount.mlPerCoat * coats;
     for (const zone of zones)
       tops[zone] = { name: resolved.name, lab: resolved.role === 'clear' ? tops[zone].lab : resolved.lab, um: tops[zone].um + um };
     return {
@@ -80,14 +97,20 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       coats: resolved.layer.coats,
       laidCoats,
       um,
-      ...(resolved.layer.flatAfter ? { flatAfter: resolved.layer.flatAfter } : {}),
+      ...(flatted ? { flatAfter: resolved.layer.flatAfter } : {}),
       zoneNames: zones.map((zone) => part.zones[zone].name),
       everywhere: zones.length === paintable,
       coatsToHide: hides,
       groundName: grounds[0]?.name ?? 'bare',
       mlPerCoat: amount.mlPerCoat,
+      filmMl: amount.filmMl,
+      sweepsMl: amount.sweepsMl,
       holds: amount.holds,
-      ml: amount.mlPerCoat * resolved.layer.coats,
+      hand: resolved.hand,
+      weights: resolved.weights,
+      ml,
+      paintMl: paintIn(ml, resolved.label, resolved.hand).paintMl,
+      flatRefused: refused,
       source: resolved.filmSource,
     };
   });
@@ -99,6 +122,10 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     reliefUm,
     reliefText: reliefEffect(filmUm, reliefUm).text,
     needs: [...openNeeds(part, context), ...darkGrounds],
+    missing: clearNeeds(
+      part,
+      part.layers.map((layer) => resolveLayer(layer, context.facts)),
+    ),
     edgeSteps: part.edges.flatMap((edge) => {
       const place = (id: string) => part.zones.findIndex((zone) => zone.id === id);
       const [a, b] = [place(edge.a), place(edge.b)];
@@ -111,7 +138,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
 /** The film of the layer that ends at an edge: what covers one of its zones and not the other, the thickest of them. */
 function colourUm(layers: ReturnType<typeof layersInOrder>['layers'], a: number, b: number): number {
   const ending = layers.filter(({ zones }) => zones.includes(a) !== zones.includes(b));
-  return Math.max(0, ...ending.map(({ resolved }) => resolved.layer.coats * resolved.filmUm));
+  return Math.max(0, ...ending.map(({ resolved }) => normalCoats(resolved.weights) * resolved.filmUm));
 }
 
 /** A lit part blocks its light first, then is white inside (BRIEF §2). */

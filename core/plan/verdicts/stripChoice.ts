@@ -1,10 +1,12 @@
-import { type ResolvedLayer, stackJoint } from '#core/coats/index';
-import { type Part, type Piece, plain, type StripMethod } from '#core/facts/index';
+import { keptPaint, type ResolvedLayer, stackJoint, type UnderFilm } from '#core/coats/index';
+import { type LooksLike, type Part, type Piece, plain, type StripMethod, type Workshop } from '#core/facts/index';
+import { bathLitres, fitsTub, workSize } from '#core/survey/index';
 import {
   afterApplication,
   learnedDwell,
   mayUse,
   type StripAdvice,
+  type StripScope,
   stripMethods,
   type StripProgress,
   stripQuestionOf,
@@ -13,8 +15,10 @@ import {
 } from '#core/strip/index';
 import type { History, PlanContext } from '../films/index.ts';
 
-/** Old paint that is kept and scuffed: unknown, so the weakest film there is. */
-export const KEPT_PAINT = { family: 'unknown' as const, role: 'colour' as const, flatted: true };
+/** Old paint of a part that is kept and scuffed, as what lies below its first coat. */
+export function keptUnder(part: Part): UnderFilm {
+  return keptPaint(part);
+}
 
 /** How the old paint of a part goes, or stays. */
 export type StripChoice = {
@@ -37,7 +41,13 @@ const NO_PAST: StripPast = { applications: () => [], patches: () => [] };
  * The method that is planned: what a test patch or an application has ruled out is out; then the person's choice unless it is
  * never used here (or "I know" where it only ruins the part); then what a patch has shown to work; then the advised one.
  */
-export function stripChoice(part: Part, piece: Piece, firstLayer?: ResolvedLayer, past: StripPast = NO_PAST): StripChoice {
+export function stripChoice(
+  part: Part,
+  piece: Piece,
+  firstLayer?: ResolvedLayer,
+  past: StripPast = NO_PAST,
+  tub?: Workshop['tub'],
+): StripChoice {
   if (part.finish === 'bare')
     return { method: null, verdict: null, chosen: false, because: 'The surface is bare: there is nothing to strip.' };
   const question = stripQuestionOf(part, piece);
@@ -53,7 +63,7 @@ export function stripChoice(part: Part, piece: Piece, firstLayer?: ResolvedLayer
     const verdict = stripVerdict(question, proven);
     return { method: proven, verdict, chosen: false, because: `The test patch settled it: ${plain(proven)} took the paint off.` };
   }
-  const advice = adviceFor(part, piece, firstLayer, out);
+  const advice = adviceFor(part, piece, firstLayer, out, tub);
   const failed = out.at(-1);
   const because = failed ? `${ruledOut.get(failed) ?? ''} ${advice.because}` : advice.because;
   return {
@@ -66,13 +76,35 @@ export function stripChoice(part: Part, piece: Piece, firstLayer?: ResolvedLayer
   };
 }
 
+const PLAIN_LOOKS: readonly LooksLike[] = ['sheet-case', 'large-panel', 'tank', 'bracket-set', 'something-else'];
+
+/** What the choice of a method knows of a part beside its material: size, tub, and whether paper and brush reach all of it. */
+export function stripScope(part: Part, piece: Pick<Piece, 'scale' | 'looksLike'>, tub: Workshop['tub']): StripScope {
+  const relief = part.features?.some((feature) => feature === 'raised-detail' || feature === 'vents' || feature === 'inside-corners');
+  const size = workSize(part);
+  return {
+    size,
+    bathLitres: bathLitres(part),
+    plain: piece.scale === undefined && PLAIN_LOOKS.includes(piece.looksLike) && size.factor === 1 && !relief,
+    ...(tub ? { fitsTub: fitsTub(part, tub) } : {}),
+    ...(part.oldCoats === undefined ? {} : { oldCoats: part.oldCoats }),
+  };
+}
+
 /** Keeping sound paint is advised only where the first coat sits on it. */
-function adviceFor(part: Part, piece: Piece, firstLayer: ResolvedLayer | undefined, out: readonly StripMethod[]): StripAdvice {
+function adviceFor(
+  part: Part,
+  piece: Piece,
+  firstLayer: ResolvedLayer | undefined,
+  out: readonly StripMethod[],
+  tub: Workshop['tub'],
+): StripAdvice {
+  const scope = stripScope(part, piece, tub);
   const question = stripQuestionOf(part, piece);
-  const advice = stripMethods(question, out);
-  const lifts = firstLayer !== undefined && stackJoint(part.material, KEPT_PAINT, firstLayer, true).verdict === 'stop';
+  const advice = stripMethods(question, out, scope);
+  const lifts = firstLayer !== undefined && stackJoint(part.material, keptUnder(part), firstLayer, true).verdict === 'stop';
   if (advice.advised !== 'scuff' || !lifts) return advice;
-  const bare = stripMethods({ ...question, toBare: true }, out);
+  const bare = stripMethods({ ...question, toBare: true }, out, scope);
   return { ...bare, because: `The old paint is sound, but ${firstLayer.name} would lift it: off it comes.` };
 }
 

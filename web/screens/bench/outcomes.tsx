@@ -1,16 +1,19 @@
-import type { LogEvent, Piece } from '#core/facts/index';
-import { partKey, type PlannedStep } from '#core/plan/index';
+import { type LogEvent, type Piece, standingEvents } from '#core/facts/index';
+import type { PlannedStep } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
 
 /** What came of an application, a test patch or a tile: it decides what follows. */
-export type SeenOutcome = 'clean' | 'most' | 'little' | 'harmed' | 'held' | 'softened' | 'lifted';
+export type SeenOutcome = 'clean' | 'most' | 'little' | 'harmed' | 'held' | 'softened' | 'lifted' | 'go-on' | 'leave';
 
-type Asks = NonNullable<PlannedStep['asks']>;
+/** Questions with one answer for the whole step; how fastenings came off is asked one by one (Parted.tsx). */
+type Asks = Exclude<NonNullable<PlannedStep['asks']>, { kind: 'parted' }>;
 
 const ASKED: Record<Asks['kind'], { readonly question: string; readonly outcomes: readonly SeenOutcome[] }> = {
   stripped: { question: 'What came off?', outcomes: ['clean', 'most', 'little'] },
   patch: { question: 'What came off?', outcomes: ['clean', 'most', 'little', 'harmed'] },
   tile: { question: 'What became of it?', outcomes: ['held', 'softened', 'lifted'] },
+  treated: { question: 'What became of the rust?', outcomes: ['clean', 'most', 'little'] },
+  corner: { question: 'What does the corner say?', outcomes: ['go-on', 'leave'] },
 };
 
 const WORDS: Record<SeenOutcome, string> = {
@@ -21,11 +24,13 @@ const WORDS: Record<SeenOutcome, string> = {
   held: 'It held',
   softened: 'It softened',
   lifted: 'It lifted',
+  'go-on': 'Better: go on',
+  leave: 'Leave it as it is',
 };
 
 /** Asked in place of a plain done: one press logs both. */
 export function OutcomeChoices({ step, onOutcome }: { step: PlannedStep; onOutcome: (outcome: SeenOutcome) => void }) {
-  if (!step.asks) return null;
+  if (!step.asks || step.asks.kind === 'parted') return null;
   const { question, outcomes } = ASKED[step.asks.kind];
   return (
     <fieldset className="mx-auto max-w-[720px] px-[18px] pt-3">
@@ -48,14 +53,14 @@ export function OutcomeChoices({ step, onOutcome }: { step: PlannedStep; onOutco
 
 /** When the stripper or the patch of this step went on, by the log; null where the log does not say. */
 export function startedAt(step: PlannedStep, events: readonly LogEvent[]): number | null {
-  if (!step.asks || step.asks.kind === 'tile') return null;
-  const { kind, method, application } = step.asks;
-  const key =
-    kind === 'patch'
-      ? partKey(step.pieceId, step.on[0].partId, 'test-patch', method)
-      : partKey(step.pieceId, step.on[0].partId, 'strip-on', method, application);
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undo' ? [event.undoes] : [])));
-  const done = events.filter((event) => event.kind === 'done' && event.stepKeys.includes(key) && !undone.has(event.id)).at(-1);
+  if (step.asks?.kind !== 'patch' && step.asks?.kind !== 'stripped') return null;
+  const [key] = step.keys;
+  const { method } = step.asks;
+  const began =
+    step.asks.kind === 'patch' ? key.replace(`.look.patch-${method}.`, `.test-patch.${method}.`) : key.replace('.strip-off.', '.strip-on.');
+  const done = standingEvents(events)
+    .filter((event) => event.kind === 'done' && event.stepKeys.includes(began))
+    .at(-1);
   return done ? toMinute(done.at) : null;
 }
 
@@ -68,24 +73,31 @@ export function outcomeEvents(
   newId: () => string,
   at: number,
 ): LogEvent[] {
-  if (!step.asks) return [];
-  if (step.asks.kind === 'tile') return tileEvents(step, piece, outcome, newId, at);
-  const began = startedAt(step, events);
-  const dwellMinutes = began === null ? 0 : Math.min(7 * 1440, Math.max(0, Math.round(at - began)));
-  const shared = {
-    id: newId(),
-    at: toIso(at),
-    pieceId: step.pieceId,
-    partIds: step.on.map((on) => on.partId),
-    method: step.asks.method,
-    dwellMinutes,
-  };
   const { asks } = step;
-  if (asks.kind === 'patch' && isOne(outcome, ['clean', 'most', 'little', 'harmed'])) return [{ ...shared, kind: 'patch', outcome }];
-  if (asks.kind === 'stripped' && isOne(outcome, ['clean', 'most', 'little']))
-    return [{ ...shared, kind: 'stripped', application: asks.application, outcome }];
-  return [];
+  const partIds = step.on.map((on) => on.partId);
+  const head = { id: newId(), at: toIso(at), pieceId: step.pieceId };
+  switch (asks?.kind) {
+    case undefined:
+    case 'parted':
+      return [];
+    case 'tile':
+      return tileEvents(step, piece, outcome, newId, at);
+    case 'corner':
+      return isOne(outcome, ['go-on', 'leave']) ? [{ ...head, kind: 'corner', outcome }] : [];
+    case 'treated':
+      return isOne(outcome, LEFT) ? [{ ...head, kind: 'treated', partIds, markId: asks.markId, mend: asks.mend, outcome }] : [];
+    case 'patch':
+    case 'stripped': {
+      const began = startedAt(step, events);
+      const dwellMinutes = began === null ? 0 : Math.min(7 * 1440, Math.max(0, Math.round(at - began)));
+      const shared = { ...head, partIds, method: asks.method, dwellMinutes };
+      if (asks.kind === 'patch') return isOne(outcome, [...LEFT, 'harmed']) ? [{ ...shared, kind: 'patch', outcome }] : [];
+      return isOne(outcome, LEFT) ? [{ ...shared, kind: 'stripped', application: asks.application, outcome }] : [];
+    }
+  }
 }
+
+const LEFT = ['clean', 'most', 'little'] as const;
 
 /** One press judges every joint of every tile looked at. */
 function tileEvents(step: PlannedStep, piece: Piece, outcome: SeenOutcome, newId: () => string, at: number): LogEvent[] {

@@ -1,52 +1,50 @@
-import { type Facts, type Piece, plain } from '#core/facts/index';
+import { type Facts, type Piece, plain, staysOf } from '#core/facts/index';
 import type { PieceView, PlanView } from '#core/plan/index';
-import { formatMoney } from '#core/units/index';
+import { counted, formatMoney } from '#core/units/index';
+
+/** What comes before the first coat, of which the strip section tells. */
+const BEFORE_COATS: readonly string[] = ['strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'clean'];
 
 /** Each section's state or next decision in a few words. */
 export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, facts: Facts): Record<string, string> {
+  const steps = plan.steps.filter((step) => step.pieceId === piece.id);
+  const masks = steps.filter((step) => step.stage === 'mask').length;
+  const awaited = piece.parcels.filter((parcel) => !parcel.arrived).length;
+  const entries = facts.events.filter((event) => 'pieceId' in event && event.pieceId === piece.id).length;
+  const toSettle = piece.guesses.length;
+  return {
+    survey: toSettle > 0 ? `${counted(toSettle, 'guess')} to settle` : counted(piece.parts.length, 'part'),
+    strip: stripState(piece, view, steps.filter((step) => BEFORE_COATS.includes(step.stage)).length),
+    coats: coatsState(view, steps.filter((step) => step.stage === 'coat').length),
+    masking: masks === 0 ? 'nothing to mask' : counted(masks, 'mask'),
+    finish: awaited > 0 ? `${counted(awaited, 'parcel')} not here` : 'ready to fit',
+    dates: datesState(piece, view),
+    money: view.money.over > 0 ? `${formatMoney(view.money.over, facts.workshop[0].currency)} over` : 'within budget',
+    record: counted(entries, 'entry'),
+  };
+}
+
+/** A part whose glazing, plating or printing stays has no method and needs none. */
+function stripState(piece: Piece, view: PieceView, left: number): string {
+  const choices = piece.parts.filter((part) => !staysOf(part)).flatMap((part) => view.strips[part.id] ?? []);
+  if (choices.some((choice) => choice.refused)) return 'a method to choose';
+  if (left === 0) return 'done';
+  const method = choices.find((choice) => choice.method)?.method;
+  return method ? plain(method) : 'sand and clean';
+}
+
+function coatsState(view: PieceView, left: number): string {
   const open = view.joints.filter((entry) => !entry.laid);
   const count = (verdict: string) =>
     new Set(open.filter((entry) => entry.joint.verdict === verdict).map((entry) => `${entry.partId}${entry.layerId}`)).size;
-  const [stops, cares] = [count('stop'), count('care')];
-  const coatsLeft = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'coat').length;
-  const strips = Object.values(view.strips);
-  const toStrip = plan.steps.filter(
-    (step) => step.pieceId === piece.id && ['strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'clean'].includes(step.stage),
-  ).length;
-  const masks = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'mask').length;
-  const missing = piece.parcels.filter((parcel) => !parcel.arrived).length;
-  const entries = facts.events.filter((event) => 'pieceId' in event && event.pieceId === piece.id).length;
-  const method = strips.find((choice) => choice.method)?.method;
-  return {
-    survey:
-      piece.guesses.length > 0
-        ? `${piece.guesses.length} ${piece.guesses.length === 1 ? 'guess' : 'guesses'} to settle`
-        : `${piece.parts.length} ${piece.parts.length === 1 ? 'part' : 'parts'}`,
-    strip: strips.some((choice) => choice.refused)
-      ? 'a method to choose'
-      : toStrip === 0
-        ? 'done'
-        : method
-          ? plain(method)
-          : 'sand and clean',
-    coats:
-      stops > 0
-        ? `${stops} would not sit`
-        : cares > 0
-          ? `${cares} care to settle`
-          : coatsLeft === 0 && view.joints.length > 0
-            ? 'all laid'
-            : 'all sit',
-    masking: masks === 0 ? 'nothing to mask' : `${masks} ${masks === 1 ? 'mask' : 'masks'}`,
-    finish: missing > 0 ? `${missing} parcel not here` : 'ready to fit',
-    dates: piece.finished
-      ? 'finished'
-      : view.stopped
-        ? 'stopped'
-        : view.late
-          ? 'too late for its day'
-          : `${view.sessions} ${view.sessions === 1 ? 'session' : 'sessions'}`,
-    money: view.money.over > 0 ? `${formatMoney(view.money.over, facts.workshop[0].currency)} over` : 'within budget',
-    record: `${entries} entries`,
-  };
+  if (count('stop') > 0) return `${count('stop')} would not sit`;
+  if (count('care') > 0) return `${count('care')} with care`;
+  return left === 0 && view.joints.length > 0 ? 'all laid' : 'all sit';
+}
+
+function datesState(piece: Piece, view: PieceView): string {
+  if (piece.finished) return 'finished';
+  if (view.stopped) return 'stopped';
+  if (view.noDateWhy) return 'no date yet';
+  return view.late ? 'too late for its day' : counted(view.sessions, 'session');
 }

@@ -1,15 +1,14 @@
-import { type Mend, MENDS, type Part, type Piece, plain } from '#core/facts/index';
+import type { Mend, Part, Piece } from '#core/facts/index';
+import { plain } from '#core/facts/index';
 import type { Preparation } from '#core/plan/index';
-import { advisedMend, GRITS } from '#core/prep/index';
-import { partAreaCm2 } from '#core/survey/index';
+import { advisedMend, GRITS, mendsFor } from '#core/prep/index';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../../app/useFacts.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { LadderDrawing } from './LadderDrawing.tsx';
-import { counted, toIso } from '#core/units/index';
-
-const SHEET_CM2 = 150;
+import { counted, quarterSheets, toIso } from '#core/units/index';
+import { workSize } from '#core/survey/index';
 
 /** Why a mark has no step of its own. */
 const NO_STEP: Partial<Record<Mend, string>> = {
@@ -24,7 +23,7 @@ export function SurfaceView({ piece, part, preparation }: { piece: Piece; part: 
   const { surface, repairs } = preparation;
   const save = usePieceSave();
   const marks = part.marks ?? [];
-  const sheets = Math.ceil(partAreaCm2(part) / SHEET_CM2);
+  const sheets = Math.ceil(quarterSheets(workSize(part)) - 1e-9);
   const choose = (id: string, mend: Mend | undefined) =>
     void save(
       withPart(piece, part.id, {
@@ -54,8 +53,8 @@ export function SurfaceView({ piece, part, preparation }: { piece: Piece; part: 
                 value={mark.mend ?? ''}
                 onChange={(event) => choose(mark.id, (event.target.value || undefined) as Mend | undefined)}
               >
-                <option value="">advised: {plain(advisedMend(mark, part))}</option>
-                {MENDS.map((mend) => (
+                <option value="">advised: {plain(advisedMend(mark, part, piece))}</option>
+                {mendsFor(part, piece).map((mend) => (
                   <option key={mend} value={mend}>
                     {plain(mend)}
                   </option>
@@ -67,11 +66,8 @@ export function SurfaceView({ piece, part, preparation }: { piece: Piece; part: 
       </section>
       <section aria-label="Grit ladder">
         <h3 className="font-[650] text-ink">
-          {surface.rungs.map((rung) => `P${rung.grit}`).join(' → ') || 'No ladder'}
-          <span className="second font-[400]">
-            {' '}
-            {sheets} {sheets === 1 ? 'sheet' : 'sheets'} of each
-          </span>
+          {surface.noPaper ? surface.noPaper.because : surface.rungs.map((rung) => `P${rung.grit}`).join(' → ') || 'No ladder'}
+          <span className="second font-[400]"> {counted(sheets, 'quarter sheet')} of each</span>
         </h3>
         {surface.buy.length > 0 && (
           <p className="border-l-4 border-ink pl-3">

@@ -1,5 +1,5 @@
 import { type Mark, MARK_KINDS, type MarkKind, type Part, type Piece, plain, type Severity, severitySchema } from '#core/facts/index';
-import { advisedMend } from '#core/prep/index';
+import { mendOf } from '#core/prep/index';
 import { useState } from 'react';
 import { newId } from '../../../app/useFacts.ts';
 import { Chips } from '../../../views/Chips.tsx';
@@ -23,9 +23,7 @@ export function Marks({ piece, part }: { piece: Piece; part: Part }) {
             </span>
             <span className="flex-1 leading-snug">
               {mark.severity} {plain(mark.kind)}
-              <span className="second block text-small">
-                {[mark.where, plain(mark.mend ?? advisedMend(mark, part))].filter(Boolean).join(' · ')}
-              </span>
+              <span className="second block text-small">{[mark.where, plain(mendOf(mark, part, piece))].filter(Boolean).join(' · ')}</span>
             </span>
             <RemoveButton
               what={`${plain(mark.kind)}, ${mark.where}`}
@@ -85,7 +83,7 @@ export function MarkForm({ pin, onMark, onCancel }: { pin?: Mark['pin']; onMark:
           Mark it
         </button>
         <button type="button" className="act" onClick={onCancel}>
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

@@ -1,0 +1,57 @@
+import type { EventOf, Part, Piece, WorkStage } from '#core/facts/index';
+import { type Minute, toMinute } from '#core/units/index';
+import type { Coat, History } from './history.ts';
+
+/** Work that an inspection has sent back: where it goes on again, and what of the log no longer counts (BRIEF §2). */
+
+export type SentBack = {
+  readonly at: Minute;
+  readonly to: 'strip' | 'surface' | 'layer';
+  readonly layerId: string;
+  readonly reason: string;
+  /** How often this part has been sent back so far. */
+  readonly times: number;
+};
+
+/** Keys of work done again are numbered past those of the first time. */
+const NEXT_TIME = 1000;
+
+/** Stages of a part that come before its surface is made ready. */
+const BEFORE_SURFACE: readonly WorkStage[] = ['material-test', 'wash', 'test-patch', 'strip', 'strip-on', 'strip-off'];
+/** Stages that belong to one layer. */
+const OF_A_LAYER: readonly WorkStage[] = ['scrap-test', 'mask', 'mix', 'promoter', 'coat', 'unmask', 'flat', 'rinse', 'age'];
+
+/** The newest sending back of a part; null where none stands. */
+export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'events'>): SentBack | null {
+  const back = history.events.filter(
+    (event): event is EventOf<'inspected'> =>
+      event.kind === 'inspected' && event.outcome === 'sent-back' && event.pieceId === piece.id && event.partIds.includes(part.id),
+  );
+  const last = back.at(-1);
+  if (!last) return null;
+  return { at: toMinute(last.at), to: last.backTo ?? 'layer', layerId: last.layerId, reason: last.reason, times: back.length };
+}
+
+/** What is added to the number of a step's key so that work done again is another step. */
+export function attemptOf(sentBack: SentBack | null, stage: WorkStage, subject: string): number {
+  if (!sentBack) return 0;
+  const again = sentBack.times * NEXT_TIME;
+  if (sentBack.to === 'strip') return again;
+  if (sentBack.to === 'surface') return BEFORE_SURFACE.includes(stage) ? 0 : again;
+  return OF_A_LAYER.includes(stage) && subject === sentBack.layerId ? again : 0;
+}
+
+/** The coats of a zone that still count, metal first: what was sanded or stripped off no more; a layer to be laid again as a film of its own. */
+export function coatsThatCount(coats: readonly Coat[], sentBack: SentBack | null): Coat[] {
+  if (!sentBack) return [...coats];
+  if (sentBack.to !== 'layer') return coats.filter((coat) => coat.at > sentBack.at);
+  return coats.map((coat) =>
+    coat.layerId === sentBack.layerId && coat.at <= sentBack.at ? { ...coat, layerId: `${coat.layerId}-before` } : coat,
+  );
+}
+
+/** The part as the work meets it again: what lies on it is the person's own coat. */
+export function partSentBack(part: Part, sentBack: SentBack | null): Part {
+  if (!sentBack || sentBack.to === 'layer') return part;
+  return { ...part, finish: 'sound', oldPaint: 'own-coat', ...(sentBack.to === 'surface' ? { stripMethod: 'scuff' as const } : {}) };
+}

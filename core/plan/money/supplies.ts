@@ -1,0 +1,77 @@
+import { addedUp, roundedUp, supplyKey, unitPrice } from '#core/amounts/index';
+import type { Piece, Stock, SupplyLine } from '#core/facts/index';
+import type { Session } from '../dates/index.ts';
+import type { Step } from '../steps/index.ts';
+
+/** What a piece still uses up beside paint, line by line: what is on the shelf of it is used, the rest is bought. */
+export type PricedSupply = SupplyLine & {
+  /** Reckoned, before the person corrected it. */
+  readonly reckoned: number;
+  readonly corrected: boolean;
+  /** Of it on the shelf; null: some, never counted, taken to be enough. */
+  readonly owned: number | null;
+  readonly toBuy: number;
+  /** Minor units of money for what is to be bought. */
+  readonly cost: number;
+  readonly source: 'own' | 'default';
+};
+
+/** @param sessions the stays at the bench: gloves and tack cloths go by them */
+export function pieceSupplies(
+  piece: Piece,
+  steps: readonly Step[],
+  stock: readonly Stock[],
+  sessions: readonly Pick<Session, 'stepIds'>[],
+): PricedSupply[] {
+  const own = steps.filter((step) => step.pieceId === piece.id && step.stopped === undefined);
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const worn = sessions.flatMap(({ stepIds }) =>
+    ofSession(
+      piece,
+      stepIds.flatMap((id) => byId.get(id) ?? []),
+    ),
+  );
+  return addedUp([...own.flatMap((step) => step.supplies), ...worn])
+    .map(roundedUp)
+    .filter((line) => line.amount > 0)
+    .map((line) => priced(line, piece.supplies?.[supplyKey(line)], stock));
+}
+
+/** A tack cloth serves so many sessions. */
+const SESSIONS_A_TACK_CLOTH = 5;
+
+/** Gloves a pair a session, two with stripper; the share of this piece where others are worked on too (BRIEF §12). */
+function ofSession(piece: Piece, steps: readonly Step[]): SupplyLine[] {
+  const mine = steps.filter((step) => step.pieceId === piece.id);
+  const gloved = mine.filter(
+    (step) => step.coat !== undefined || step.method !== undefined || step.stage === 'clean' || step.stage === 'metal-prep',
+  );
+  if (gloved.length === 0) return [];
+  const share = 1 / new Set(steps.map((step) => step.pieceId)).size;
+  const stripper = mine.some((step) => step.stage === 'strip-on' || step.stage === 'strip-off');
+  const sprayed = mine.some((step) => step.coat !== undefined);
+  return [
+    { kind: 'gloves', spec: stripper ? 'for strippers' : 'nitrile', unit: 'pair', amount: (stripper ? 2 : 1) * share },
+    ...(sprayed
+      ? [{ kind: 'tack-cloth' as const, spec: 'tack cloth', unit: 'piece' as const, amount: share / SESSIONS_A_TACK_CLOTH }]
+      : []),
+  ];
+}
+
+function priced(line: SupplyLine, corrected: number | undefined, stock: readonly Stock[]): PricedSupply {
+  const amount = corrected ?? line.amount;
+  const row = stock.find((candidate) => candidate.kind === line.kind && candidate.spec === line.spec);
+  const owned = row === undefined ? 0 : (row.left ?? null);
+  const toBuy = owned === null ? 0 : Math.max(0, amount - owned);
+  const { price, source } = unitPrice(line, stock);
+  return {
+    ...line,
+    amount,
+    reckoned: line.amount,
+    corrected: corrected !== undefined,
+    owned,
+    toBuy,
+    cost: Math.round(toBuy * price),
+    source,
+  };
+}

@@ -1,0 +1,192 @@
+import { stackJoint, type StackJoint, wantsPromoter, flatRefused } from '#core/coats/index';
+import { familyDrying } from '#core/drying/index';
+import type { Family } from '#core/facts/index';
+import type { OrderAnswer } from '#core/masking/index';
+import { isSolventBorne } from '#core/safety/index';
+import { PartFilms, type PlacedLayer, type PlanContext, type PlannedFilm, layersInOrder } from '../films/index.ts';
+import { aged, inService, type JointOfPart, keptUnder, thisMinute } from '../verdicts/index.ts';
+import { addCoats } from './coatSteps.ts';
+import type { StepChain } from './chain.ts';
+import type { Constraint } from './constraint.ts';
+import { onceReached, onFilm } from './constraints.ts';
+import { addFlatting, addTapeOff, addUnmaskBare } from './afterCoats.ts';
+import { addRubThrough } from './ageing.ts';
+import { addBareMask, addMask, keepersOf, keptFree } from './masks.ts';
+
+/** The coats of one part, layer by layer in the order it happens: judged, masked, made ready, laid, unmasked, flatted, looked at. */
+
+export type Coated = {
+  readonly joints: readonly JointOfPart[];
+  readonly masking: OrderAnswer | null;
+  /** Top film of each painted zone when all is done. */
+  readonly tops: readonly PlannedFilm[];
+};
+
+export type CoatsOn = {
+  /** The old paint is kept under the coats. */
+  readonly keepsPaint: boolean;
+  /** What the surface asks of the first coat on it. */
+  readonly onSurface: readonly Constraint[];
+};
+
+export function addLayers(chain: StepChain, context: PlanContext, on: CoatsOn): Coated {
+  return new Coating(chain, context, on).build();
+}
+
+class Coating {
+  readonly #chain: StepChain;
+  readonly #context: PlanContext;
+  readonly #on: CoatsOn;
+  readonly #films: PartFilms;
+  readonly #joints: JointOfPart[] = [];
+  readonly #layers: readonly PlacedLayer[];
+  readonly #masking: OrderAnswer | null;
+
+  constructor(chain: StepChain, context: PlanContext, on: CoatsOn) {
+    this.#chain = chain;
+    this.#context = context;
+    this.#on = on;
+    this.#films = new PartFilms(context, chain.of, (layerIndex) => chain.isDone({ stage: 'flat', layerIndex }));
+    const { layers, masking } = layersInOrder(chain.of.part, context);
+    this.#layers = layers;
+    this.#masking = masking;
+  }
+
+  build(): Coated {
+    this.#lookAtTrouble();
+    const kept = keptFree(this.#chain);
+    if (kept.length > 0 && this.#layers.length > 0) addBareMask(this.#chain, kept);
+    for (const layer of this.#layers) this.#addLayer(layer);
+    const [top] = this.#films.tops;
+    if (kept.length > 0 && top) addUnmaskBare(this.#chain, top);
+    return { joints: this.#joints, masking: this.#masking, tops: this.#films.tops };
+  }
+
+  /** After trouble the coats above wait: let the film cure, then look again. */
+  #lookAtTrouble(): void {
+    const { part } = this.#chain.of;
+    const [trouble] = this.#context.history.troubles(part.id).slice(-1);
+    if (!trouble) return;
+    const [top] = this.#films.tops;
+    const hard = top && (familyDrying(top.family).flat === null ? 'fit' : 'flat');
+    this.#chain.add(
+      {
+        stage: 'look',
+        subject: trouble.id,
+        title: 'Look at it again',
+        minutes: 3,
+        detail: `after the ${trouble.sign} of ${trouble.at.slice(0, 10)}; flat it if it has cured`,
+        because: 'Trouble stops the coats above until the film has hardened.',
+        treatment: `look ${trouble.id}`,
+      },
+      top && hard ? [onceReached(top, hard, 'the film must be hard before it is mended')] : [],
+    );
+  }
+
+  #addLayer(placed: PlacedLayer): void {
+    const { resolved, zones } = placed;
+    const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
+    const doneCoats = laid?.coats ?? 0;
+    this.#judge(placed, doneCoats > 0);
+    this.#stopForPeople(resolved.family);
+    const keepers = keepersOf(this.#chain.of.part, placed, this.#layers);
+    if (doneCoats < resolved.layer.coats) {
+      const masked = addMask(
+        this.#chain,
+        this.#films,
+        placed,
+        keepers,
+        this.#masking?.because ?? 'What is done already takes no overspray.',
+      );
+      addCoats(this.#chain, this.#context, this.#films, {
+        placed,
+        doneCoats,
+        masked,
+        onBare: this.#needsPromoter(placed, doneCoats),
+        mistFirst: this.#worst(placed)?.verdict === 'care',
+        below: this.#belowFirst(placed),
+      });
+    }
+    this.#finishLayer(placed, keepers, doneCoats);
+  }
+
+  #finishLayer(
+    placed: PlacedLayer,
+    keepers: {
+      readonly zones: readonly number[];
+      readonly edges: readonly { mm: number; curve: 'straight' | 'gentle' | 'tight' | 'double' }[];
+    },
+    doneCoats: number,
+  ): void {
+    const { resolved, zones } = placed;
+    const onTop = zones.every((zone) => this.#films.on(zone).at(-1)?.layerId === resolved.layer.id);
+    if (onTop) addTapeOff(this.#chain, this.#films.top(placed), placed, keepers);
+    const complete = doneCoats >= resolved.layer.coats;
+    if (!complete || onTop) this.#inspectLater(placed);
+    if (onTop && flatRefused(resolved) === null && addFlatting(this.#chain, this.#films.top(placed), placed)) this.#films.flat(zones);
+    if (onTop && this.#isLastColour(placed)) addRubThrough(this.#chain, this.#films.top(placed), placed);
+  }
+
+  #isLastColour(placed: PlacedLayer): boolean {
+    const colours = this.#layers.filter(({ resolved }) => resolved.role === 'colour' || resolved.role === 'metallic');
+    return colours.at(-1) === placed;
+  }
+
+  #inspectLater({ resolved }: PlacedLayer): void {
+    const what = resolved.role === 'clear' ? 'clear' : resolved.role.endsWith('primer') ? 'primer' : 'colour';
+    this.#chain.inspectNext({ partId: this.#chain.of.part.id, layerId: resolved.layer.id, name: resolved.name, what });
+  }
+
+  /** What is, or may be, polypropylene gets promoter before its first coat. */
+  #needsPromoter(placed: PlacedLayer, doneCoats: number): boolean {
+    const onBare = doneCoats === 0 && !this.#on.keepsPaint && this.#films.under(placed).some(({ film }) => film === null);
+    return onBare && wantsPromoter(this.#chain.of.part.material);
+  }
+
+  /** Where people sleep no solvent dries, and celluloid takes none. */
+  #stopForPeople(family: Family): void {
+    const { facts, workshop } = this.#context;
+    if (!isSolventBorne(family)) return;
+    if (this.#chain.of.part.stops?.includes('celluloid')) this.#chain.stop('Celluloid takes no solvent: a water-borne paint only.');
+    if (facts.places.some((place) => place.id === workshop.dryPlaceId && place.sleptIn))
+      this.#chain.stop('Solvent and 2K films never dry where people sleep: choose another place to dry.');
+  }
+
+  /** Verdicts against each film below; a stop ends the scheduling of this part here. */
+  #judge(placed: PlacedLayer, laid: boolean): void {
+    const { part } = this.#chain.of;
+    for (const { film } of this.#films.under(placed)) {
+      const joint = inService(part, placed, this.#jointOn(film, placed));
+      this.#joints.push({
+        partId: part.id,
+        layerId: placed.resolved.layer.id,
+        belowLayerId: film?.layerId ?? null,
+        joint,
+        laid,
+        ...(film === null && this.#on.keepsPaint ? { onOldPaint: true } : {}),
+        ...(film && !laid ? thisMinute(part, film, placed, this.#context) : {}),
+      });
+      if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
+    }
+  }
+
+  /** A layer on a film, on the paint that is kept, or on the bare part. */
+  #jointOn(film: PlannedFilm | null, placed: PlacedLayer): StackJoint {
+    const { part } = this.#chain.of;
+    const under = film ? aged(film, this.#context.now) : this.#on.keepsPaint ? keptUnder(part) : null;
+    return stackJoint(part.material, under, placed.resolved, true, this.#context.evidence);
+  }
+
+  #worst(placed: PlacedLayer): StackJoint | undefined {
+    const rank = { sits: 0, care: 1, stop: 2 };
+    return this.#joints
+      .filter((entry) => entry.layerId === placed.resolved.layer.id)
+      .map((entry) => entry.joint)
+      .sort((a, b) => rank[b.verdict] - rank[a.verdict])[0];
+  }
+
+  /** What the first coat of a layer waits for below it. */
+  #belowFirst(placed: PlacedLayer): Constraint[] {
+    return this.#films.under(placed).flatMap(({ film }) => (film ? [onFilm(film, this.#jointOn(film, placed))] : this.#on.onSurface));
+  }
+}

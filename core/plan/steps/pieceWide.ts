@@ -1,0 +1,31 @@
+import type { Piece, WorkStage } from '#core/facts/index';
+import { pieceKey } from './keys.ts';
+import type { Step } from './step.ts';
+
+/** A step that is done to a piece as a whole. */
+export function pieceWide(
+  piece: Piece,
+  stage: WorkStage,
+  subject: string,
+  rest: Pick<Step, 'title' | 'minutes' | 'detail' | 'hazards' | 'because'> &
+    Partial<Pick<Step, 'stopped' | 'checks' | 'inspects' | 'asks' | 'supplies' | 'constraints' | 'setup'>>,
+): Step {
+  const id = pieceKey(piece.id, stage, subject);
+  return {
+    id,
+    keys: [id],
+    pieceId: piece.id,
+    stage,
+    on: piece.parts.map((part) => ({ partId: part.id, zoneIds: part.zones.map((zone) => zone.id) })),
+    pegs: piece.parts.flatMap((part) => part.pegs),
+    setup: 0,
+    scuffMinutes: 0,
+    source: 'default',
+    supplies: [],
+    constraints: [],
+    treatment: null,
+    tight: false,
+    ...rest,
+    minutes: Math.max(1, Math.round(rest.minutes)),
+  };
+}

@@ -1,0 +1,2 @@
+export { verifyPlan } from './verifyPlan.ts';
+export type { Violation } from './verified.ts';

@@ -1,0 +1,95 @@
+import { airAt, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
+import { WORK_STAGES } from '#core/facts/index';
+import { freeIntervals } from '#core/schedule/index';
+import { lastAwaited } from '#core/survey/index';
+import { toMinute } from '#core/units/index';
+import { broken, partsWithSteps, type PlacedStep, TOLERANCE, type Verified, type Violation } from './verified.ts';
+
+/** Rules of the clock and the calendar: one person, free hours, one paint in the booth, right air, nothing before it is here. */
+
+const CHANGEOVER_MINUTES = 8;
+
+export function hourViolations({ plan, facts, steps }: Verified): Violation[] {
+  const usual = freeIntervals(facts.workshop[0], plan.now);
+  // "I have 45 minutes" is said for the stay that is on, beside the hours of the workshop.
+  const free = [...plan.free, ...usual];
+  return steps.flatMap((step, index) => {
+    const { start, end } = step.placed;
+    const found: Violation[] = [];
+    if (start < plan.now - TOLERANCE) found.push(broken('now', step, 'it starts in the past'));
+    if (!free.some((span) => start >= span.from - TOLERANCE && end <= span.to + TOLERANCE))
+      found.push(broken('free hours', step, 'it does not lie in one free stretch'));
+    const before = steps[index - 1];
+    if (before && start < before.placed.end - TOLERANCE) found.push(broken('one person', step, `it overlaps “${before.title}”`));
+    return found;
+  });
+}
+
+/** One paint in the booth at a time; and each part goes through its work in order. */
+export function orderViolations(verified: Verified): Violation[] {
+  const coats = verified.steps.filter((step) => step.coat);
+  const booth = coats.flatMap((step, index) => {
+    const before = coats[index - 1];
+    if (!before || before.coat?.mix === step.coat?.mix) return [];
+    const between = step.placed.start - before.placed.end;
+    return between < CHANGEOVER_MINUTES - TOLERANCE ? [broken('booth', step, `only ${between.toFixed(1)} min after another paint`)] : [];
+  });
+  return [...booth, ...partsWithSteps(verified).flatMap(({ steps }) => stageOrder(steps))];
+}
+
+const BEFORE_PAINT = WORK_STAGES.slice(0, WORK_STAGES.indexOf('clean') + 1);
+
+/** Nothing of the surface is worked once a coat is on; the fit comes last. */
+function stageOrder(steps: readonly PlacedStep[]): Violation[] {
+  const firstCoat = steps.find((step) => step.coat);
+  const fit = steps.find((step) => step.stage === 'fit');
+  return steps.flatMap((step) => {
+    const late = firstCoat && BEFORE_PAINT.includes(step.stage) && step.placed.start > firstCoat.placed.start;
+    if (late) return [broken('order of work', step, 'it comes after the first coat')];
+    return fit && step !== fit && step.placed.end > fit.placed.start + TOLERANCE
+      ? [broken('order of work', step, 'it comes after the fit')]
+      : [];
+  });
+}
+
+/** A sprayed coat goes on in air that lets it. */
+export function airViolations({ facts, conditions, steps }: Verified): Violation[] {
+  const air = conditions[facts.workshop[0].sprayPlaceId];
+  if (!air) return [];
+  return steps.flatMap((step) => {
+    const { coat } = step;
+    if (!coat || coat.hand === 'brush') return [];
+    const drying = familyDrying(coat.family);
+    const sheetId = facts.products.find((product) => product.id === coat.productId)?.sheetId;
+    const label = facts.sheets.find((sheet) => sheet.id === sheetId)?.label;
+    const verdict = airVerdict(airAt(air, step.placed.start), sprayRange(drying.early ?? drying.mechanism, coat.family, label));
+    return verdict.verdict === 'stop' ? [broken('air', step, verdict.because)] : [];
+  });
+}
+
+/** Nothing starts before what it waits for is here, nor before the person wants it. */
+export function parcelViolations(verified: Verified): Violation[] {
+  const { plan, facts } = verified;
+  const held = partsWithSteps(verified).flatMap(({ piece, part, steps }) =>
+    piece.parcels
+      .filter((parcel) => parcel.holds?.partId === part.id && !parcel.arrived)
+      .flatMap((parcel) => {
+        const awaited = lastAwaited([parcel], plan.now);
+        const stage = parcel.holds?.stage;
+        return steps
+          .filter((step) => step.on.length === 1 || step.keys.length > 1)
+          .filter((step) => stage === undefined || WORK_STAGES.indexOf(step.stage) >= WORK_STAGES.indexOf(stage))
+          .filter((step) => awaited !== null && (awaited.at === null || step.placed.start < awaited.at - TOLERANCE))
+          .map((step) => broken('parcel', step, `${parcel.name} is not here yet`));
+      }),
+  );
+  const waits = facts.events.filter((event) => event.kind === 'wait');
+  const undone = new Set(facts.events.flatMap((event) => (event.kind === 'undo' ? [event.undoes] : [])));
+  const early = verified.steps.flatMap((step) => {
+    const wait = waits.filter((event) => event.stepKeys.includes(step.id) && !undone.has(event.id)).at(-1);
+    return wait && step.placed.start < toMinute(wait.until) - TOLERANCE
+      ? [broken('put off', step, `it was put off until ${wait.until}`)]
+      : [];
+  });
+  return [...held, ...early];
+}
