@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bundle } from './bundle.ts';
 
@@ -38,6 +39,14 @@ describe('the command line', () => {
     expect(JSON.parse(err)).toMatchObject({ at: 'format' });
     expect(run(['plan', 'nowhere.json']).code).toBe(2);
     expect(run(['plan', 'demo/breakwater.json', '--now', 'soon']).code).toBe(2);
+  });
+  it('takes a zip as it takes a file, and says what is wrong with a torn one', () => {
+    const zip = join(built, 'workshop.zip');
+    const text = readFileSync(join(root, 'demo/breakwater.json'));
+    writeFileSync(zip, zipSync({ 'workshop.json': new Uint8Array(text) }));
+    expect(JSON.parse(run(['check', zip]).out)).toEqual(JSON.parse(run(['check', 'demo/breakwater.json']).out));
+    writeFileSync(zip, 'PK and nothing more');
+    expect(JSON.parse(run(['plan', zip]).err)).toMatchObject({ at: '(file)' });
   });
   it('answers one question or many, bad items in place', () => {
     expect(JSON.parse(run(['ask', 'dew'], '{"airC":22,"rh":65}').out).dewPointC).toBeCloseTo(15.1, 1);

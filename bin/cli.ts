@@ -6,6 +6,8 @@ import { plan } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
 import { ask, checkRows, planJson, questionSchemas } from '#core/ask/index';
 import { readWorkshopFile } from '#core/admission/index';
+import { unpacked } from '../server/archive.ts';
+import { BadFact } from '../server/store/store.ts';
 
 /** The command line: the same core as the screens use. JSON on stdout, messages on stderr. */
 
@@ -43,8 +45,9 @@ function option(argv: readonly string[], name: string): string | undefined {
 function planFile(command: 'plan' | 'check', path: string, argv: readonly string[]): number {
   let text: string;
   try {
-    text = readFileSync(path, 'utf8');
+    text = workshopText(readFileSync(path));
   } catch (error) {
+    if (error instanceof BadFact) return refuse(error.problem);
     return refuse({ error: `Cannot read ${path}: ${(error as Error).message}`, at: '(file)', mend: 'Name a workshop file that exists.' });
   }
   const read = readWorkshopFile(text);
@@ -54,6 +57,12 @@ function planFile(command: 'plan' | 'check', path: string, argv: readonly string
   if (!Number.isFinite(now)) return refuse({ error: `"${asked}" is no time`, at: '--now', mend: 'Write it like 2026-12-01T19:00:00Z.' });
   const { facts } = argv.includes('--shift') ? shiftFile(read.value, now) : read.value;
   return command === 'plan' ? printPlan(facts, now) : printCheck(facts, now);
+}
+
+/** A workshop file as text, out of its zip where it is one. */
+function workshopText(file: Buffer): string {
+  const zipped = file.subarray(0, 2).toString('latin1') === 'PK';
+  return zipped ? unpacked(file).text : file.toString('utf8');
 }
 
 function planned(facts: Facts, now: number) {

@@ -1,1 +1,2 @@
 export { readWorkshopFile } from './readWorkshopFile.ts';
+export { admissible, refusedIn } from './refused.ts';

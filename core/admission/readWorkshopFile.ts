@@ -1,12 +1,13 @@
 import { type Read, readWorkshopText, type WorkshopFile } from '#core/facts/index';
-import { refusedMethod } from '#core/strip/index';
+import { refusedIn } from './refused.ts';
 
-/** Reads a workshop file as the program takes it: its shape and references, and no strip method that is never used on its part. */
+/** Reads a workshop file as the program takes it: its shape and references, and nothing in it that is never done. */
 export function readWorkshopFile(text: string): Read<WorkshopFile> {
   const read = readWorkshopText(text);
   if (!read.ok) return read;
-  for (const [index, piece] of read.value.facts.pieces.entries()) {
-    const problem = refusedMethod(piece, `facts.pieces.${index}`);
+  const { facts } = read.value;
+  for (const [index, piece] of facts.pieces.entries()) {
+    const problem = refusedIn(piece, facts, `facts.pieces.${index}`);
     if (problem) return { ok: false, problem };
   }
   return read;

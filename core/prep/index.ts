@@ -15,7 +15,7 @@ export {
   scratchUm,
   WORST_RATIO,
 } from './ladder.ts';
-export { advisedMend, mendOf, mendRefused, type MendScope, mendsFor, refusedMend } from './mendChoice.ts';
+export { advisedMend, mendOf, mendRefused, type MendScope, mendsFor } from './mendChoice.ts';
 export { ownedGrits } from './ownedGrits.ts';
 export { markText, metalPrep, papers, type RepairHazard, type RepairStep, repairSteps } from './repairs.ts';
 export {

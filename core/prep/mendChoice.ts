@@ -1,4 +1,4 @@
-import { isMetal, type Mark, type Mend, MENDS, type Part, type Piece, type Stays, staysOf } from '#core/facts/index';
+import { isMetal, type Mark, type Mend, MENDS, type Part, type Stays, staysOf } from '#core/facts/index';
 
 /** Which mends a mark may have on a part, and which is advised (BRIEF §3, §4, §14). */
 
@@ -100,15 +100,4 @@ function wishesOfStaying(mark: Mark, stays: Stays): Mend[] {
   if (stays !== 'clear') return ['leave'];
   if (mark.kind === 'crack') return mark.severity === 'slight' ? ['leave', 'glue'] : ['replace', 'glue'];
   return mark.kind === 'scratch' && mark.severity === 'slight' ? ['polish', 'dip'] : ['leave', 'replace'];
-}
-
-/** Parts whose chosen mend is one that is never used on them: the first, with why. */
-export function refusedMend(piece: Piece): { readonly part: number; readonly mark: number; readonly why: string } | null {
-  for (const [partIndex, part] of piece.parts.entries()) {
-    for (const [markIndex, mark] of (part.marks ?? []).entries()) {
-      const why = mark.mend ? mendRefused(mark.mend, part, piece) : null;
-      if (why) return { part: partIndex, mark: markIndex, why };
-    }
-  }
-  return null;
 }

@@ -1,3 +1,4 @@
+import { refusedIn } from '#core/admission/index';
 import {
   brokenReference,
   type Collection,
@@ -10,7 +11,6 @@ import {
   type Problem,
   problemOf,
 } from '#core/facts/index';
-import { refusedMethod } from '#core/strip/index';
 import type { Db } from './db.ts';
 
 /** All SQL lives here. Facts keep revisions; a write names the revision it was made from. */
@@ -91,8 +91,6 @@ export class Store {
     const parsed = COLLECTIONS[collection].safeParse(value);
     if (!parsed.success) throw new BadFact(problemOf(parsed.error));
     const fact = parsed.data as FactOf<C>;
-    const refused = collection === 'pieces' ? refusedMethod(fact as FactOf<'pieces'>, 'piece') : null;
-    if (refused) throw new BadFact(refused);
     if (fact.id !== id)
       throw new BadFact({
         error: 'The id in the address is another than in the fact.',
@@ -103,6 +101,9 @@ export class Store {
       const now = this.#current(collection, id)?.revision ?? 0;
       if (now !== revision) throw new StaleWrite(now);
       const next = this.#write(collection, id, JSON.stringify(fact));
+      const { facts } = this.snapshot();
+      const refused = collection === 'pieces' ? refusedIn(fact as FactOf<'pieces'>, facts, 'piece') : null;
+      if (refused) throw new BadFact(refused);
       this.#checkReferences();
       return { revision: next, value: fact };
     })();

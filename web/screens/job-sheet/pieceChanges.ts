@@ -1,10 +1,10 @@
 import type { Part, Picture, Piece } from '#core/facts/index';
-import { withAllowedMethods } from '#core/strip/index';
+import { admissible } from '#core/admission/index';
 import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import { sendPicture } from '../../api/pictures.ts';
-import { nowMinute } from '../../app/PlanContext.tsx';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 
 /** A piece with one of its parts changed. */
@@ -12,10 +12,11 @@ export function withPart(piece: Piece, partId: string, change: Partial<Part>): P
   return { ...piece, parts: piece.parts.map((own) => (own.id === partId ? { ...own, ...change } : own)) };
 }
 
-/** Saves a piece; a strip method that what is now known of it forbids is dropped, never sent. */
+/** Saves a piece; what is now known of it no longer allows (a method, a mend, a flatting) is dropped, never sent. */
 export function usePieceSave(): (piece: Piece, said?: string) => Promise<boolean> {
   const { save } = useSaving();
-  return useCallback((piece, said) => save('pieces', withAllowedMethods(piece), said), [save]);
+  const { facts } = usePlan();
+  return useCallback((piece, said) => save('pieces', admissible(piece, facts), said), [save, facts]);
 }
 
 /** Sends a picture and keeps it with the piece; what the server says against it is shown and nothing is changed. */
