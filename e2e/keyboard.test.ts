@@ -128,11 +128,11 @@ describe('on a phone', () => {
 
   it('makes a shorter evening when there is less time', async () => {
     const { page, context } = await openPage(browser, server.url);
-    await page.getByRole('button', { name: '20 min' }).click();
+    await page.getByRole('button', { name: '45 min' }).click();
     await page.getByRole('heading', { name: /^Tonight/ }).waitFor();
     const rows = page.locator('section[aria-labelledby=tonight] ol > li');
     await expect.poll(() => rows.count()).toBeLessThan(8);
-    await page.getByRole('button', { name: '20 min' }).click();
+    await page.getByRole('button', { name: '45 min' }).click();
     await expect.poll(() => rows.count()).toBeGreaterThan(4);
     await context.close();
   });

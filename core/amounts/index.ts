@@ -2,7 +2,7 @@ import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
 import { areaGrowth } from '#core/units/index';
 
-export { addedUp, roundedUp, supplyKey, unitPrice } from './supplies.ts';
+export { addedUp, roundedUp, supplyKey, supplyName, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
 export { type Mix, mixFor, type MixPart, type MixQuestion } from './mixing.ts';
 export { paintIn, type PaintIn, ratioOf, solidsAt } from './thinning.ts';

@@ -1,3 +1,4 @@
+import { capital } from '#core/units/index';
 import { plain } from '#core/facts/index';
 import { STRIPPER_PRICE } from '#core/strip/index';
 import type { Stock, SupplyKind, SupplyLine, SupplyUnit } from '#core/facts/index';
@@ -55,4 +56,10 @@ export function unitPrice(line: Pick<SupplyLine, 'kind' | 'spec'>, stock: readon
   const own = stock.find((row) => row.kind === line.kind && row.spec === line.spec)?.unitPrice;
   const usual = (line.kind === 'stripper' ? STRIPPERS[line.spec] : undefined) ?? USUAL_PRICE[line.kind];
   return own === undefined ? { price: usual, source: 'default' } : { price: own, source: 'own' };
+}
+
+/** As a shop would call it: "Paper P400", "Tape, fine line 3 mm", "Solvent gel". */
+export function supplyName({ kind, spec }: Pick<SupplyLine, 'kind' | 'spec'>): string {
+  if (kind === 'paper') return `Paper ${spec}`;
+  return kind === 'tape' || kind === 'gloves' ? `${capital(kind)}, ${spec}` : capital(spec);
 }

@@ -33,7 +33,8 @@ export function generatedFacts(pieces: number, seed: number, now: number): Facts
       system: pick(SYSTEMS),
       colours: Array.from({ length: 1 + Math.floor(random() * 3) }, (_, at) => ({ name: `colour ${at + 1}`, hex: pick(HEXES) })),
     };
-    const drafted = draftPiece(answers, now - Math.floor(random() * 5000), workshop.hands, newId, [], workshop.dryPlaceId);
+    const createdAt = now - Math.floor(random() * 5000);
+    const drafted = draftPiece({ ...answers, since: createdAt - 2880 }, createdAt, workshop.hands, newId, [], workshop.dryPlaceId);
     facts.pieces.push(drafted.piece);
     facts.events.push(...drafted.events);
   }

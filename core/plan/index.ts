@@ -1,8 +1,9 @@
 export { type PlannedStep, seededRandom, type Session } from './dates/index.ts';
-export { type BandOfFilm, type FilmAhead, filmsAhead, type FilmsAhead, type HangingPart } from './films/index.ts';
+export { type BandOfFilm, type FilmAhead, filmsAhead, type FilmsAhead, type HangingPart, whenRefused } from './films/index.ts';
 export {
   type Drafted,
   draftPiece,
+  type LastCoat,
   layersOfSystem,
   type Outlook,
   outlook,

@@ -10,3 +10,4 @@ export { PartFilms } from './partFilms.ts';
 export { evidenceOf } from './evidence.ts';
 export { attemptOf, partSentBack, type SentBack, sentBackOf } from './sentBack.ts';
 export { learnedFactor } from './learning.ts';
+export { whenRefused } from './whenDone.ts';

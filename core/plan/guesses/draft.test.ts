@@ -3,6 +3,7 @@ import { EMPTY_FACTS, type Facts, looksLikeSchema, pieceSchema } from '#core/fac
 import { newWorkshop, starterShelf } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
 import { labOf } from '#core/colour/index';
+import { toMinute } from '#core/units/index';
 import { plan } from '../plan.ts';
 import { draftPiece, layersOfSystem, type QuickAnswers, type WhereNow } from './draft.ts';
 import { outlook, sharpen } from './sharpen.ts';
@@ -55,9 +56,8 @@ describe('a piece drafted from a few answers', () => {
   });
   it('is one colour where one was chosen, and bare of layers where none was', () => {
     expect(draft({ colours: [{ name: 'red', hex: '#c23a2a' }] }).piece.parts[0].zones).toHaveLength(1);
-    const none = draft({ colours: [] });
+    const none = draft({ colours: [], aim: 'preserve' });
     expect(none.piece.parts[0].layers).toEqual([]);
-    expect(planOf(none).pieces[0].stacks[none.piece.parts[0].id].needs[0]).toContain('No coats yet');
   });
   it('marks what it guessed', () => {
     const { piece } = draft();
@@ -97,6 +97,34 @@ describe('starting in the middle', () => {
     expect(events.length).toBeGreaterThan(3);
     expect(events.every((event) => event.recalled && Date.parse(event.at) / 60_000 < NOW - 4000)).toBe(true);
     expect(events.every((event) => event.coat?.role.endsWith('primer'))).toBe(true);
+  });
+  it('never invents a time: without one nothing is in the log', () => {
+    for (const whereNow of ['primed', 'coloured', 'cleared'] as const) expect(draft({ whereNow }).events).toEqual([]);
+  });
+  it('ends the last coat of every part at the time that was said', () => {
+    for (const whereNow of ['primed', 'coloured', 'cleared'] as const) {
+      const { events } = draft({ whereNow, since: NOW - 700 });
+      expect(Math.max(...events.map((event) => toMinute(event.at)))).toBe(NOW - 700);
+    }
+  });
+  it('keeps what the last coat was of', () => {
+    const lastCoat = { productId: 'own', name: 'Own clear', family: 'acrylic-lacquer', role: 'clear', lab: { l: 90, a: 0, b: 0 } } as const;
+    const { events } = draft({ whereNow: 'cleared', since: NOW - 700, lastCoat });
+    expect(events.filter((event) => event.coat?.role === 'clear').every((event) => event.coat?.productId === 'own')).toBe(true);
+    expect(events.filter((event) => event.coat?.role !== 'clear').some((event) => event.coat?.productId === 'own')).toBe(false);
+  });
+});
+
+describe('a piece whose colour nobody has named', () => {
+  it('gets a system as a guess, so that nothing is undecided', () => {
+    const { piece } = draft({ colours: [] });
+    expect(piece.guesses.filter((guess) => guess.startsWith('coats:'))).toHaveLength(
+      piece.parts.filter((part) => part.layers.length > 0).length,
+    );
+    expect(planOf({ piece, events: [] }).pieces[0].likely).not.toBeNull();
+  });
+  it('but nothing at all where it is preserved', () => {
+    expect(draft({ colours: [], aim: 'preserve' }).piece.parts.every((part) => part.layers.length === 0)).toBe(true);
   });
 });
 

@@ -1,6 +1,6 @@
 import { resolveLayer, readySystems, type SystemKind } from '#core/coats/index';
 import { labOf } from '#core/colour/index';
-import type { Aim, DoneEvent, Edge, Face, Hand, Lab, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
+import type { Aim, DoneEvent, Edge, Face, Hand, Lab, LaidCoat, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
 import { EMPTY_FACTS } from '#core/facts/index';
 import { type PartDraft, TEMPLATES } from '#core/survey/index';
 import { type Minute, toIso } from '#core/units/index';
@@ -10,6 +10,9 @@ import { coatKey } from '../steps/index.ts';
 
 export type WhereNow = 'untouched' | 'bare' | 'primed' | 'coloured' | 'cleared';
 
+/** The product a part was last coated with. */
+export type LastCoat = Pick<LaidCoat, 'name' | 'family' | 'role' | 'lab'> & { readonly productId: string };
+
 export type QuickAnswers = {
   readonly name: string;
   readonly looksLike: LooksLike;
@@ -17,7 +20,10 @@ export type QuickAnswers = {
   readonly colours: readonly { readonly name: string; readonly hex: string }[];
   readonly aim: Aim;
   readonly whereNow: WhereNow;
+  /** When the last coat of what is done already went on; needed from *primed* on, and never invented. */
   readonly since?: Minute;
+  /** What that last coat was of; absent: as the draft plans it. */
+  readonly lastCoat?: LastCoat;
   readonly scale?: number;
   readonly budget?: number;
   readonly neededBy?: string;
@@ -27,6 +33,11 @@ export type QuickAnswers = {
 export type Drafted = { readonly piece: Piece; readonly events: readonly DoneEvent[] };
 
 const ORDER: readonly WhereNow[] = ['untouched', 'bare', 'primed', 'coloured', 'cleared'];
+/** What stands for a colour nobody has named yet: a mid grey, marked as a guess. */
+const NO_COLOUR = { name: 'grey', hex: '#8c9094' } as const;
+/** Layers below the last one lie at least this much further back, minutes: when they went on no longer matters. */
+const LAYER_APART = 1440;
+const COAT_APART = 15;
 const FIRST_PEG = 1;
 const MOST_PEGS = 40;
 
@@ -49,6 +60,7 @@ export function draftPiece(
     parts.push(part);
     guesses.push(`material:${part.id}`, `size:${part.id}`);
     if (answers.whereNow === 'untouched' && part.zones.some((zone) => zone.bare === undefined)) guesses.push(`finish:${part.id}`);
+    if (answers.colours.length === 0 && part.layers.length > 0) guesses.push(`coats:${part.id}`);
   }
   const piece: Piece = {
     id: newId(),
@@ -68,7 +80,7 @@ export function draftPiece(
     ...(answers.budget !== undefined ? { budget: answers.budget } : {}),
     ...(answers.neededBy ? { neededBy: answers.neededBy } : {}),
   };
-  return { piece, events: recalledEvents(piece, answers, now, hands, newId, placeId) };
+  return { piece, events: recalledEvents(piece, answers, hands, newId, placeId) };
 }
 
 function freePeg(taken: readonly number[]): number | null {
@@ -111,8 +123,9 @@ function draftPart(draft: PartDraft, answers: QuickAnswers, newId: () => string,
 
 /** A main part takes the first two colours, the others the last. */
 function draftLayers(draft: PartDraft, answers: QuickAnswers, zones: readonly Zone[], newId: () => string): Layer[] {
-  if (answers.colours.length === 0) return [];
-  const own = draft.main ? answers.colours.slice(0, 2) : answers.colours.slice(-1);
+  if (answers.aim === 'preserve') return [];
+  const named = answers.colours.length > 0 ? answers.colours : [NO_COLOUR];
+  const own = draft.main ? named.slice(0, 2) : named.slice(-1);
   const colours = own.map((colour, index) => ({
     name: colour.name,
     lab: labOf(colour.hex),
@@ -135,50 +148,74 @@ function systemFor(
   return [...(systems.find((system) => system.kind === kind) ?? systems[0]).layers];
 }
 
-/** Matching log events for a start in the middle, dated back, marked as recalled. */
-function recalledEvents(
-  piece: Piece,
-  answers: QuickAnswers,
-  now: Minute,
-  hands: readonly Hand[],
-  newId: () => string,
-  placeId: string,
-): DoneEvent[] {
+/** How far a layer belongs to: primed, coloured or cleared. */
+function stageOf(layer: Layer): number {
+  const { role } = resolveLayer(layer, EMPTY_FACTS);
+  if (role === 'clear') return 4;
+  return role.endsWith('primer') ? 2 : 3;
+}
+
+/** Matching log events for a start in the middle, the last coat at the time that was named; marked as recalled. */
+function recalledEvents(piece: Piece, answers: QuickAnswers, hands: readonly Hand[], newId: () => string, placeId: string): DoneEvent[] {
+  const { since } = answers;
+  if (since === undefined) return [];
   const reached = ORDER.indexOf(answers.whereNow);
-  if (reached < 2) return [];
-  const at = answers.since ?? now - 2 * 1440;
-  const events: DoneEvent[] = [];
-  for (const part of piece.parts) {
-    let minute = 0;
-    for (const layer of part.layers) {
-      const resolved = resolveLayer(layer, EMPTY_FACTS);
-      const stage = resolved.role === 'clear' ? 4 : resolved.role.endsWith('primer') ? 2 : 3;
-      if (stage > reached) continue;
-      for (let number = 1; number <= layer.coats; number++) {
-        events.push({
-          id: newId(),
-          at: toIso(at - 180 + minute),
-          kind: 'done',
-          pieceId: piece.id,
-          stepKeys: [coatKey(piece.id, part.id, layer.id, number)],
-          recalled: true,
-          on: [{ partId: part.id, zoneIds: layer.covers === 'all' ? part.zones.map((zone) => zone.id) : layer.covers }],
-          coat: {
-            layerId: layer.id,
-            name: resolved.name,
-            family: resolved.family,
-            role: resolved.role,
-            lab: resolved.lab,
-            hand: hands[0] ?? resolved.hand,
-            filmUm: resolved.filmUm,
-            placeId,
-          },
-        });
-        minute += 15;
-      }
-    }
-  }
-  return events;
+  return piece.parts.flatMap((part) => {
+    const laid = part.layers.filter((layer) => stageOf(layer) <= reached);
+    return laid.flatMap((layer, index) => {
+      const last = since - (laid.length - 1 - index) * LAYER_APART;
+      const top = stageOf(layer) === reached ? answers.lastCoat : undefined;
+      return Array.from({ length: layer.coats }, (_, coat) =>
+        recalledCoat({
+          piece,
+          part,
+          layer,
+          number: coat + 1,
+          at: last - (layer.coats - 1 - coat) * COAT_APART,
+          top,
+          hands,
+          newId,
+          placeId,
+        }),
+      );
+    });
+  });
+}
+
+type Recalled = {
+  readonly piece: Piece;
+  readonly part: Part;
+  readonly layer: Layer;
+  readonly number: number;
+  readonly at: Minute;
+  readonly top: LastCoat | undefined;
+  readonly hands: readonly Hand[];
+  readonly newId: () => string;
+  readonly placeId: string;
+};
+
+function recalledCoat({ piece, part, layer, number, at, top, hands, newId, placeId }: Recalled): DoneEvent {
+  const planned = resolveLayer(layer, EMPTY_FACTS);
+  return {
+    id: newId(),
+    at: toIso(at),
+    kind: 'done',
+    pieceId: piece.id,
+    stepKeys: [coatKey(piece.id, part.id, layer.id, number)],
+    recalled: true,
+    on: [{ partId: part.id, zoneIds: layer.covers === 'all' ? part.zones.map((zone) => zone.id) : [...layer.covers] }],
+    coat: {
+      layerId: layer.id,
+      ...(top ? { productId: top.productId } : {}),
+      name: top?.name ?? planned.name,
+      family: top?.family ?? planned.family,
+      role: top?.role ?? planned.role,
+      lab: top?.lab ?? planned.lab,
+      hand: hands[0] ?? planned.hand,
+      filmUm: planned.filmUm,
+      placeId,
+    },
+  };
 }
 
 /** Lays a ready system onto a part, keeping its zones; the layers get fresh ids. */

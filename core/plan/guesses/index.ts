@@ -1,2 +1,2 @@
-export { type Drafted, draftPiece, layersOfSystem, type QuickAnswers, type WhereNow } from './draft.ts';
+export { type Drafted, draftPiece, type LastCoat, layersOfSystem, type QuickAnswers, type WhereNow } from './draft.ts';
 export { type Outlook, outlook, sharpen, type SharpenQuestion } from './sharpen.ts';

@@ -1,7 +1,7 @@
 import type { Conditions } from '#core/drying/index';
 import { type Facts, type Material, plain, type Part, type Piece } from '#core/facts/index';
 import { scaledFaces } from '#core/survey/index';
-import { DAY, type Minute } from '#core/units/index';
+import { counted, DAY, listed, type Minute, sentences } from '#core/units/index';
 import { plan } from '../plan.ts';
 
 /** The few guesses that matter most: each is put to its plausible other values and the plan is worked out again. */
@@ -62,13 +62,15 @@ function spread(values: readonly number[]): number {
 }
 
 function stakeText(turns: boolean, days: number, money: number, minutes: number): string {
-  const stakes = [
-    turns ? 'decides whether it can be painted so at all' : '',
-    days >= 1 ? `moves the end by up to ${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'}` : '',
+  const span = [
+    days >= 1 ? counted(Math.round(days), 'day') : '',
     minutes >= 10 ? `${Math.round(minutes)} min at the bench` : '',
-    money >= 100 ? `${(money / 100).toFixed(2)} in money` : '',
+    money >= 100 ? `${(money / 100).toFixed(2)} of money` : '',
   ].filter((text) => text !== '');
-  return stakes.slice(0, 2).join(', ') || 'a small change';
+  const decides = turns ? 'It decides whether it can be painted so at all.' : '';
+  return (
+    sentences(decides, span.length > 0 ? `The answer moves the plan by up to ${listed(span.slice(0, 2))}` : '') || 'It changes little.'
+  );
 }
 
 function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'question' | 'answers'> | null {

@@ -2,19 +2,20 @@ import { hexOf } from '#core/colour/index';
 import type { LogEvent } from '#core/facts/index';
 import { FAULTS, type Sign } from '#core/faults/index';
 import { cautionsFor } from '#core/safety/index';
-import type { PlannedStep } from '#core/plan/index';
-import { toIso } from '#core/units/index';
+import { asSentence, toIso } from '#core/units/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../app/useFacts.ts';
 import { useNow } from '../../app/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
-import { sentence } from '../../views/sentence.ts';
 import { AfterDone, type JustDone } from './AfterDone.tsx';
 import { doneEvents } from './doneEvent.ts';
 import { Checks } from './Checks.tsx';
-import { OutcomeChoices, outcomeEvents, type SeenOutcome } from './outcomes.tsx';
+import { Finger } from './Finger.tsx';
+import { Inspections } from './Inspections.tsx';
+import { OutcomeChoices, outcomeEvents } from './outcomes.tsx';
+import { Parted, partedEvents } from './Parted.tsx';
 import { Looks } from './Looks.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { partKeyParts } from './stepKeyParts.ts';
@@ -95,14 +96,11 @@ export function Bench() {
       },
       'Stopped. Let it cure, then look again: it is planned.',
     );
-  const settle = (outcome: SeenOutcome) => {
+  const settle = (answered: (at: number) => readonly LogEvent[]) => {
     if (!step.asks || pressed.current === step.id) return;
     pressed.current = step.id;
     const at = Date.now() / 60_000;
-    const events = [
-      ...outcomeEvents(step, piece, outcome, facts.events, newId, at),
-      ...doneEvents(step, newId, at, workshop.dryPlaceId, undefined, () => undefined),
-    ];
+    const events = [...answered(at), ...doneEvents(step, newId, at, workshop.dryPlaceId, undefined, () => undefined)];
     setJustDone({ step, events, at, layerOf: () => undefined });
     void logEvents(events);
   };
@@ -129,10 +127,11 @@ export function Bench() {
         <Countdown ready={ready} opensIn={opensIn} closesIn={closes === null ? null : closes - now} />
         <WindowBar step={step} now={now} />
         <p className="mt-4 text-[16px] leading-relaxed text-[#e4e4e4]">
-          {step.detail ? `${sentence(step.detail)}. ` : ''}
+          {step.detail ? `${asSentence(step.detail)} ` : ''}
           {step.missedUntil !== null &&
             closes !== null &&
-            `Miss ${words.clock(closes)} and it waits until ${words.moment(step.missedUntil)}.`}
+            `Miss ${words.moment(closes)} and it waits until ${words.moment(step.missedUntil)}.`}
+          {step.afterwards && ` ${step.afterwards}.`}
         </p>
         {cautionsFor(step.hazards)
           .slice(0, 2)
@@ -143,7 +142,8 @@ export function Bench() {
           ))}
         <Looks step={step} events={facts.events} now={now} />
         {step.checks && <Checks step={step} now={now} onSaid={setSaid} />}
-        {step.stage === 'coat' && step.coat && step.coat.number > 1 && <TeachDryness step={step} now={now} onSaid={setSaid} />}
+        <Inspections key={`seen ${step.id}`} step={step} now={now} onSaid={setSaid} />
+        <Finger step={step} now={now} onSaid={setSaid} />
         <p role="status" className="mt-3 min-h-6 text-[#d0d0d0]">
           {said}
         </p>
@@ -169,7 +169,13 @@ export function Bench() {
         )}
       </div>
       <div className="sticky bottom-0 border-t border-[#3d3d3d] bg-[#161616]">
-        {step.asks && <OutcomeChoices step={step} onOutcome={settle} />}
+        <OutcomeChoices step={step} onOutcome={(outcome) => settle((at) => outcomeEvents(step, piece, outcome, facts.events, newId, at))} />
+        <Parted
+          key={`parted ${step.id}`}
+          step={step}
+          piece={piece}
+          onDone={(ends) => settle((at) => partedEvents(piece.id, ends, newId, at))}
+        />
         <div className="mx-auto grid max-w-[720px] grid-cols-[2fr_1fr_1fr] gap-[10px] px-[18px] py-4">
           <button type="button" onClick={done} className="min-h-[72px] rounded-[3px] bg-white text-[24px] font-[750] text-[#151515]">
             Done <kbd className="figure ml-1 text-small opacity-60">1</kbd>
@@ -216,35 +222,6 @@ function countdownText(minutes: number): string {
   const seconds = Math.max(0, Math.round(minutes * 60));
   if (seconds < 3600) return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
   return `${Math.floor(seconds / 3600)} h ${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;
-}
-
-function TeachDryness({ step, now, onSaid }: { step: PlannedStep; now: number; onSaid: (text: string) => void }) {
-  const say = (seen: 'dry' | 'tacky') => {
-    const events = step.on.flatMap((on) =>
-      on.zoneIds.map((zoneId) => ({
-        id: newId(),
-        at: toIso(now),
-        kind: 'dryness' as const,
-        pieceId: step.pieceId,
-        partId: on.partId,
-        zoneId,
-        stage: 'coat' as const,
-        seen,
-      })),
-    );
-    onSaid(seen === 'dry' ? 'Good: your finger counts more than the table.' : 'It gets more time, and the next one too.');
-    void logEvents(events);
-  };
-  return (
-    <div className="mt-4 grid grid-cols-2 gap-3">
-      <button type="button" className="min-h-14 rounded-[3px] border border-[#8a8a8a] text-lead" onClick={() => say('dry')}>
-        already dry
-      </button>
-      <button type="button" className="min-h-14 rounded-[3px] border border-[#8a8a8a] text-lead" onClick={() => say('tacky')}>
-        still tacky
-      </button>
-    </div>
-  );
 }
 
 function Choices({ label, children }: { label: string; children: React.ReactNode }) {

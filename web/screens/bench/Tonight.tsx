@@ -1,4 +1,5 @@
 import { LAY_OUT_MINUTES, PACK_UP_MINUTES } from '#core/schedule/index';
+import { sentences } from '#core/units/index';
 import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -45,6 +46,9 @@ export function Tonight() {
               {stay.session.attendedMinutes} min of work, {Math.round(waiting)} min of waits
             </span>
           </div>
+          {stayMinutes !== undefined && !stay.on && (
+            <p className="basis-full font-[650]">Nothing fits into {stayMinutes} minutes now: this is the next stay.</p>
+          )}
           <fieldset className="noprint flex gap-2">
             <legend className="sr-only">How long do you have?</legend>
             {LENGTHS.map((minutes) => (
@@ -82,11 +86,12 @@ export function Tonight() {
                     <Link className="hover:underline" to={`/pieces/${step.pieceId}/dates`}>
                       {whoText(step, piece?.name ?? '', names)}
                     </Link>
+                    {step.afterwards && <strong className="font-[650]"> · {step.afterwards}</strong>}
                     {step.window?.to != null && step.window.to - (step.placed?.start ?? 0) < 24 * 60 && (
                       <>
                         {' · '}
-                        <Why title="Why then?" text={`${step.placed?.hold.text}. ${step.because}`}>
-                          before {words.clock(step.window.to)}
+                        <Why title="Why then?" text={sentences(step.placed?.hold.text, step.because)}>
+                          before {words.moment(step.window.to)}
                         </Why>
                       </>
                     )}
@@ -117,9 +122,32 @@ export function Tonight() {
       <aside className="noprint space-y-5">
         <Cautions hazards={[...new Set(steps.flatMap((step) => step.hazards))]} />
         <ToBuyBefore />
+        <HeldUp />
         <WorthAMinute />
       </aside>
     </div>
+  );
+}
+
+/** Pieces that have no date, each with what it lacks. */
+function HeldUp() {
+  const { plan, pieceById } = usePlan();
+  const held = plan.pieces.filter((view) => !pieceById.get(view.pieceId)?.finished && (view.undecided ?? view.noDateWhy));
+  if (held.length === 0) return null;
+  return (
+    <section className="sheet" aria-label="Without a date">
+      <h2>Without a date</h2>
+      <ul className="mt-2 space-y-2">
+        {held.slice(0, 4).map((view) => (
+          <li key={view.pieceId}>
+            <Link className="font-[650] hover:underline" to={`/pieces/${view.pieceId}/dates`}>
+              {pieceById.get(view.pieceId)?.name}
+            </Link>
+            : {view.undecided ?? view.noDateWhy}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

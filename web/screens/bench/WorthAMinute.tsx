@@ -30,7 +30,7 @@ export function WorthAMinute() {
         <Link className="font-[650] hover:underline" to={`/pieces/${asked.pieceId}/survey`}>
           {asked.name}
         </Link>
-        : {asked.question.question} It {asked.question.stake}.
+        : {asked.question.question} {asked.question.stake}
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         {asked.question.answers.map((answer) => (

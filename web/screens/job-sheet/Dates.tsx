@@ -1,4 +1,4 @@
-import { toIso } from '#core/units/index';
+import { counted, toIso } from '#core/units/index';
 import type { PlannedStep } from '#core/plan/index';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
@@ -37,7 +37,9 @@ export function Dates({ piece, view }: SectionProps) {
             ? 'Finished'
             : view.likely !== null
               ? `Likely ${words.day(view.likely)}, safe ${words.day(view.safe ?? view.likely)}`
-              : 'No end as it stands'}
+              : view.undecided
+                ? 'No end: something is not decided'
+                : 'No end as it stands'}
         </h2>
         {view.late && (
           <p className="mt-1 font-[650]">
@@ -57,6 +59,7 @@ export function Dates({ piece, view }: SectionProps) {
                       {step.placed?.scuff ? `Scuff, then ${step.title.toLowerCase()}` : step.title}
                     </span>{' '}
                     <span className="second text-small">
+                      {step.afterwards && <strong className="font-[650]">{step.afterwards}. </strong>}
                       {step.on.map((on) => piece.parts.find((part) => part.id === on.partId)?.name.toLowerCase()).join(', ')}
                     </span>
                   </span>
@@ -93,8 +96,8 @@ export function Dates({ piece, view }: SectionProps) {
           <section className="sheet" aria-label="Agree">
             <h2>These dates</h2>
             <p className="mt-2">
-              {view.sessions} sessions, {words.duration(view.attendedMinutes)} at the bench. Likely is the middle of 500 runs with slower
-              films and one failed coat in twelve; safe is the date that nine in ten keep.
+              {counted(view.sessions, 'session')}, {words.duration(view.attendedMinutes)} at the bench. Likely is the middle of 500 runs
+              with slower films and one failed coat in twelve; safe is the date that nine in ten keep.
             </p>
             {moved.length > 0 && (
               <ul className="mt-3 space-y-2 border-t border-hairline pt-2">

@@ -1,12 +1,14 @@
 import { type ComponentType, useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { plain, type Piece } from '#core/facts/index';
+import type { PieceView } from '#core/plan/index';
+import { sentences } from '#core/units/index';
 import { Lost } from '../../app/Lost.tsx';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Portrait } from '../../views/Portrait.tsx';
-import { Why } from '../../views/Why.tsx';
+import { PieceStatus } from '../../views/PieceStatus.tsx';
 import { Coats } from './coats/Coats.tsx';
 import { Dates } from './Dates.tsx';
 import { Finish } from './Finish.tsx';
@@ -47,18 +49,7 @@ export function JobSheet() {
           {piece.scale ? `1:${piece.scale} ` : ''}
           {plain(piece.looksLike)}, {plain(piece.aim)}
           <br />
-          {piece.finished ? (
-            'finished'
-          ) : view.likely !== null ? (
-            <Why
-              title="Two dates"
-              text="Likely is the middle of 500 runs of this plan with slower films and one failed coat in twelve; nine in ten keep the safe one."
-            >
-              likely {words.day(view.likely)}, safe {words.day(view.safe ?? view.likely)}
-            </Why>
-          ) : (
-            'no date as it stands'
-          )}
+          <PieceStatus piece={piece} view={view} />
           <br />
           {words.money(view.money.total, view.money.about)}
           {piece.budget !== undefined && ` of ${words.money(piece.budget)}`}
@@ -88,8 +79,24 @@ export function JobSheet() {
           All pieces
         </Link>
       </div>
-      <current.Section piece={piece} view={view} />
+      <div className="min-w-0">
+        <Held view={view} />
+        <current.Section piece={piece} view={view} />
+      </div>
     </div>
+  );
+}
+
+/** What holds the piece up or is still missing on it, said on every section. */
+function Held({ view }: { view: PieceView }) {
+  const said = [
+    ...new Set([view.undecided, view.stopped, view.noDateWhy ?? undefined, ...view.missing].filter((text) => text !== undefined)),
+  ];
+  if (said.length === 0) return null;
+  return (
+    <p role="note" className="mb-3 border-l-4 border-ink bg-sheet px-4 py-2">
+      {sentences(...said.slice(0, 3))}
+    </p>
   );
 }
 

@@ -7,6 +7,7 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { BudgetBar } from '../../views/BudgetBar.tsx';
 import { Why } from '../../views/Why.tsx';
+import { Supplies } from './Supplies.tsx';
 import type { SectionProps } from './sectionProps.ts';
 
 /** Bought, planned, used; what the shelf covers and what must still be bought for this piece. */
@@ -52,12 +53,13 @@ export function Money({ piece, view }: SectionProps) {
             </Why>
           </dt>
           <dd className="figure text-right">{words.money(money.planned, money.about)}</dd>
-          <dt>
-            <Why title="Consumables" text="Sheets by area and grit, tape by the metre, stripper by area, wipes." source="default">
-              Sheets, tape, stripper
-            </Why>
-          </dt>
-          <dd className="figure text-right">{words.money(money.consumables, true)}</dd>
+          <dt>Papers, tape, stripper and the rest</dt>
+          <dd className="figure text-right">
+            {words.money(
+              money.consumables,
+              money.supplies.some((line) => line.source === 'default'),
+            )}
+          </dd>
           <dt className="second">Sprayed on it so far, out of cans you had</dt>
           <dd className="figure text-right">{words.money(money.used)}</dd>
         </dl>
@@ -85,6 +87,8 @@ export function Money({ piece, view }: SectionProps) {
           </tbody>
         </table>
         {needs.length === 0 && <p className="second">No coat is left to lay.</p>}
+        <h3 className="mt-5 font-[650] text-ink">Beside paint</h3>
+        <Supplies piece={piece} lines={money.supplies} />
         <Link to="/buying" className="linklike mt-4 inline-block">
           What to buy where
         </Link>

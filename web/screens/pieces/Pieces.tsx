@@ -5,7 +5,9 @@ import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { counted } from '#core/units/index';
 import { BudgetBar } from '../../views/BudgetBar.tsx';
+import { PieceStatus } from '../../views/PieceStatus.tsx';
 import { Portrait } from '../../views/Portrait.tsx';
 import { duplicated } from './duplicated.ts';
 
@@ -82,22 +84,14 @@ function PieceCard({ piece }: { piece: Piece }) {
             {plain(piece.looksLike)}, {words.length(piece.longestMm)}
             {piece.scale ? `, 1:${piece.scale}` : ''} · {plain(piece.aim)}
           </span>
-          <span className="mt-1 block">
-            {piece.finished ? (
-              'Finished'
-            ) : view?.stopped ? (
-              <strong>Stopped: a coat would not sit</strong>
-            ) : view?.likely != null ? (
-              <>
-                likely {words.day(view.likely)}, safe {words.day(view.safe ?? view.likely)}
-              </>
-            ) : (
-              'No date yet'
-            )}
-          </span>
         </span>
       </Link>
       <div className="mt-auto border-t border-hairline px-4 pt-3 pb-2">
+        {view && (
+          <p className="mb-1">
+            <PieceStatus piece={piece} view={view} />
+          </p>
+        )}
         {!piece.finished && (
           <p className="mb-2 truncate">
             <span className="second">Next </span>
@@ -106,7 +100,9 @@ function PieceCard({ piece }: { piece: Piece }) {
         )}
         {view && <BudgetBar money={view.money} />}
         <p className="mt-1 flex justify-end gap-1">
-          {piece.guesses.length > 0 && <span className="second mr-auto self-center text-small">{piece.guesses.length} guesses open</span>}
+          {piece.guesses.length > 0 && (
+            <span className="second mr-auto self-center text-small">{counted(piece.guesses.length, 'guess')} open</span>
+          )}
           <button type="button" className="p-2" aria-label={`Duplicate ${piece.name}`} title="Duplicate" onClick={copy}>
             <Copy size={17} aria-hidden />
           </button>

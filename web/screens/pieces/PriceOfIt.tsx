@@ -1,5 +1,6 @@
 import type { Piece } from '#core/facts/index';
 import type { Outlook, PlanView } from '#core/plan/index';
+import { counted, sentences } from '#core/units/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { Portrait } from '../../views/Portrait.tsx';
@@ -64,13 +65,16 @@ export function PriceOfIt({ draft, plan, outlook }: { draft: Piece | null; plan:
           )}
         </dd>
       </dl>
+      {(view.undecided ?? view.noDateWhy) && (
+        <p className="mt-3 border-l-2 border-ink pl-3 font-[650]">{sentences(view.undecided, view.noDateWhy ?? undefined)}</p>
+      )}
       <p className="mt-3 border-t border-hairline pt-3">
         <strong className="text-ink">Least known: </strong>
-        {view.stopped ?? outlook?.leastKnown ?? (outlook ? 'nothing that matters.' : '…')}
+        {outlook?.leastKnown ?? (outlook ? 'nothing that matters.' : '…')}
       </p>
       <p className="second mt-2 text-small">
-        {draft.parts.length} parts, {plan.steps.filter((step) => step.pieceId === draft.id).length} steps
-        {others > 0 && `, beside ${others} other pieces in hand`}.
+        {counted(draft.parts.length, 'part')}, {counted(plan.steps.filter((step) => step.pieceId === draft.id).length, 'step')}
+        {others > 0 && `, beside ${counted(others, 'other piece')} in hand`}.
       </p>
     </section>
   );

@@ -26,7 +26,7 @@ export function Sharpen({ piece }: { piece: Piece }) {
         {questions?.slice(0, 3).map((asked) => (
           <li key={asked.guess}>
             <p>{asked.question}</p>
-            <p className="second text-small">It {asked.stake}.</p>
+            <p className="second text-small">{asked.stake}</p>
             <div className="mt-2 flex flex-wrap gap-2">
               {asked.answers.map((answer) => (
                 <button

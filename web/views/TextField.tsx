@@ -1,0 +1,36 @@
+import type { InputHTMLAttributes, Ref } from 'react';
+
+/** A labelled line to type in; what is wrong with it stands under it. */
+export function TextField({
+  label,
+  problem,
+  quiet,
+  mono = true,
+  ref,
+  ...input
+}: {
+  label: string;
+  problem?: string;
+  /** Of second rank: it may stay empty. */
+  quiet?: boolean;
+  mono?: boolean;
+  ref?: Ref<HTMLInputElement>;
+} & InputHTMLAttributes<HTMLInputElement>) {
+  return (
+    <label className="block">
+      <span className={`mb-1 block ${quiet ? 'second' : 'font-[650] text-ink'}`}>{label}</span>
+      <input
+        ref={ref}
+        autoComplete="off"
+        className={`field ${mono ? 'font-mono' : ''}`}
+        aria-invalid={problem ? true : undefined}
+        {...input}
+      />
+      {problem && (
+        <span role="alert" className="mt-1 block font-[650]">
+          {problem}
+        </span>
+      )}
+    </label>
+  );
+}
