@@ -80,7 +80,7 @@ describe('the survey', () => {
     await walk.getByText('Let it down before').waitFor();
     await walk.getByRole('button', { name: 'That is all of it' }).click();
     await asked('Was it made before 1990, or do you not know?');
-    await walk.getByRole('button', { name: 'Before 1990, or not known' }).click();
+    await walk.getByRole('button', { name: 'Before 1990' }).click();
     await asked('Is repainting right at all?');
     await walk.getByRole('button', { name: 'Yes, its own scheme' }).click();
     await asked('How far will you go?');

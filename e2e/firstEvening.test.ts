@@ -94,7 +94,11 @@ describe('the first evening', () => {
     await page.getByRole('button', { name: 'pressed-steel toy' }).click();
     await page.getByRole('button', { name: 'green', exact: true }).click();
     await page.getByRole('button', { name: 'Primed' }).click();
-    await page.getByRole('button', { name: 'yesterday' }).click();
+    await page.getByRole('button', { name: 'Add it with this plan' }).click();
+    await page.getByText('Say when the last coat went on').waitFor();
+    await page.getByLabel('Last coat went on').fill('2091-01-01T21:00');
+    await page.getByText('That is still to come').waitFor();
+    await page.getByLabel('Last coat went on').fill(`${new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)}T21:00`);
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByRole('link', { name: /^Strip and prep done/ }).waitFor();
     await page.getByRole('link', { name: /^Record/ }).click();

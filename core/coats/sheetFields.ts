@@ -43,16 +43,28 @@ export function sheetFields(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'lab
   return [
     ...stages.slice(0, 2),
     { key: 'coatUntilMin', name: 'window shuts after', unit: 'min', value: until, source: from('coatUntilMin') },
-    ...stages.slice(2),
+    ...stages.slice(2, 3),
+    said('layerUntilMin', 'another paint until', 'min', label),
+    said('clearFromMin', 'a clear from', 'min', label),
+    said('clearUntilMin', 'a clear until', 'min', label),
+    ...stages.slice(3),
     { key: 'filmUm', name: 'film a coat', unit: 'µm', value: film.filmUm, source: from('filmUm') },
     { key: 'solids', name: 'solids as sprayed', unit: '%', value: Math.round(film.solids * 1000) / 10, source: from('solids') },
     { key: 'gloss', name: 'gloss', unit: 'GU', value: glossOf(family, role, label).gloss, source: from('gloss') },
     { key: 'minC', name: 'spray from', unit: '°C', value: range.minC, source: from('minC') },
     { key: 'maxC', name: 'spray to', unit: '°C', value: range.maxC, source: from('maxC') },
     { key: 'maxRh', name: 'humidity at most', unit: '%', value: range.maxRh, source: from('maxRh') },
-    { key: 'potLifeMin', name: 'pot life', unit: 'min', value: label.potLifeMin ?? null, source: from('potLifeMin') },
-    { key: 'inductionMin', name: 'induction', unit: 'min', value: label.inductionMin ?? null, source: from('inductionMin') },
+    said('heatC', 'heat in service at most', '°C', label),
+    said('potLifeMin', 'pot life', 'min', label),
+    said('inductionMin', 'induction', 'min', label),
   ];
+}
+
+type Said = 'layerUntilMin' | 'clearFromMin' | 'clearUntilMin' | 'heatC' | 'potLifeMin' | 'inductionMin';
+
+/** A figure only the label can give: without its word there is none. */
+function said(key: Said, name: string, unit: SheetField['unit'], label: Label): SheetField {
+  return { key, name, unit, value: label[key] ?? null, source: label[key] === undefined ? 'default' : 'label' };
 }
 
 /** What label and family together make impossible: a window that shuts before it opens, a range upside down; null where they agree. */

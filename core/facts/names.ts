@@ -304,3 +304,8 @@ export function plain(name: string): string {
 export function materialText(material: Material): string {
   return material === 'unknown' ? 'unknown material' : plain(material);
 }
+
+/** What a paint is used as; a clear is no clear plastic. */
+export function roleText(role: Role): string {
+  return role === 'clear' ? 'clear' : plain(role);
+}

@@ -7,5 +7,7 @@ export { LEAST_WALL_MM, POST_THREADS, type PostPlan, postPlan, wallLeft } from '
 export { fitOrder, type Unreachable, unreachableLater } from './reassembly.ts';
 export { bodyOfLength, facesOfShape, type Shape, SHAPE_SIZES, SHAPES, type ShapeFace, wireCage } from './shapes.ts';
 export { type PartDraft, TEMPLATES } from './templates.ts';
-export { answered, isAnswered, MATERIAL_GROUPS, type WalkQuestion, walkQuestions } from './walk.ts';
+export { partBeside } from './newPart.ts';
+export { resized } from './resized.ts';
+export { answered, isAnswered, isPassedOver, leftOpen, MATERIAL_GROUPS, type WalkQuestion, walkQuestions } from './walk.ts';
 export { bathLitres, fitsTub, outerSize, type Tub, workFactor, workSize } from './work.ts';

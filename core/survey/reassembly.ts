@@ -1,11 +1,34 @@
 import type { Part, Piece } from '#core/facts/index';
+import { partAreaCm2 } from './area.ts';
 
-/** Parts in the order they go back together: the person's own, else the reverse of how they stand in the survey. */
+/** Parts in the order they go back together: the person's own, else the body first and nothing shut in before its time. */
 export function fitOrder(piece: Piece): Part[] {
-  const parts = [...piece.parts].reverse();
-  if (!piece.fitOrder) return parts;
+  if (!piece.fitOrder) return defaultOrder(piece);
   const place = new Map(piece.fitOrder.map((id, index) => [id, index]));
-  return parts.sort((a, b) => (place.get(a.id) ?? parts.length) - (place.get(b.id) ?? parts.length));
+  return [...piece.parts].reverse().sort((a, b) => (place.get(a.id) ?? piece.parts.length) - (place.get(b.id) ?? piece.parts.length));
+}
+
+/** The largest part first, the rest in the reverse of the survey; what covers a fastening waits for both parts it joins. */
+function defaultOrder(piece: Piece): Part[] {
+  const body = piece.parts.reduce((a, b) => (partAreaCm2(b) > partAreaCm2(a) ? b : a));
+  const rest = [...piece.parts].reverse().filter((part) => part !== body);
+  const waiting = [body, ...rest];
+  const placed: Part[] = [];
+  while (waiting.length > 0) {
+    const free = waiting.findIndex((part) =>
+      joinedUnder(part.id, piece).every((id) => !waiting.some((own) => own.id === id && own !== part)),
+    );
+    // Parts that cover each other in a circle go as they stand, and the warning says so.
+    placed.push(...waiting.splice(Math.max(0, free), 1));
+  }
+  return placed;
+}
+
+/** The parts of every fastening that lies behind this one. */
+function joinedUnder(partId: string, piece: Piece): string[] {
+  return (piece.fastenings ?? [])
+    .filter((own) => own.behind === partId && own.a !== partId && own.b !== partId)
+    .flatMap(({ a, b }) => (b === undefined ? [a] : [a, b]));
 }
 
 export type Unreachable = { readonly fasteningId: string; readonly partId: string; readonly text: string };

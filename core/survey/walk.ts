@@ -1,4 +1,4 @@
-import type { Material, Part, Piece } from '#core/facts/index';
+import { type Material, type Part, type Piece, staysOf } from '#core/facts/index';
 
 /**
  * The walk round a piece with it in hand: the questions that matter most first, each asked once. What stops the work comes
@@ -13,6 +13,7 @@ export type WalkQuestion = {
     | 'limit'
     | 'material'
     | 'finish'
+    | 'old-paint'
     | 'marks'
     | 'features'
     | 'joined'
@@ -59,7 +60,13 @@ const WHOLE_LAST: readonly { readonly topic: Topic; readonly question: string; r
   },
 ];
 
-const OF_PART: readonly { readonly topic: Topic; readonly question: (part: Part) => string; readonly how: string }[] = [
+const OF_PART: readonly {
+  readonly topic: Topic;
+  readonly question: (part: Part) => string;
+  readonly how: string;
+  /** Absent: asked of every part that is worked on. */
+  readonly asked?: (part: Part) => boolean;
+}[] = [
   {
     topic: 'material',
     question: (part) => `${part.name}: what is it made of?`,
@@ -69,6 +76,12 @@ const OF_PART: readonly { readonly topic: Topic; readonly question: (part: Part)
     topic: 'finish',
     question: (part) => `${part.name}: does the old paint hold?`,
     how: 'Press tape on and pull; look at a chip for the layers below.',
+  },
+  {
+    topic: 'old-paint',
+    question: (part) => `${part.name}: what is the old paint?`,
+    how: 'Rub a hidden spot for 30 seconds with a cloth wet with lacquer thinner: lacquer dissolves, enamel wrinkles, baked enamel stays.',
+    asked: (part) => part.finish !== 'bare' && !staysOf(part),
   },
   {
     topic: 'features',
@@ -82,7 +95,7 @@ const OF_PART: readonly { readonly topic: Topic; readonly question: (part: Part)
   },
 ];
 
-const BEFORE_MARKS: readonly Topic[] = ['material', 'finish'];
+const BEFORE_MARKS: readonly Topic[] = ['material', 'finish', 'old-paint'];
 
 /** All questions of a piece in order; nothing is asked of parts that stay bare or are not worked on. */
 export function walkQuestions(piece: Piece, isWorkedOn: (part: Part) => boolean): WalkQuestion[] {
@@ -90,7 +103,7 @@ export function walkQuestions(piece: Piece, isWorkedOn: (part: Part) => boolean)
   const whole = (list: typeof WHOLE_FIRST): WalkQuestion[] => list.map((item) => ({ ...item, key: item.topic }));
   const ofParts = (wanted: (topic: Topic) => boolean): WalkQuestion[] =>
     parts.flatMap((part) =>
-      OF_PART.filter(({ topic }) => wanted(topic)).map(({ topic, question, how }) => ({
+      OF_PART.filter(({ topic, asked }) => wanted(topic) && (asked?.(part) ?? true)).map(({ topic, question, how }) => ({
         key: `${topic}:${part.id}`,
         topic,
         part,
@@ -106,19 +119,36 @@ export function walkQuestions(piece: Piece, isWorkedOn: (part: Part) => boolean)
   ];
 }
 
-/** Answered or passed over: said so, or a draft's guess that is settled. */
-export function isAnswered(piece: Piece, { key, topic }: Pick<WalkQuestion, 'key' | 'topic'>): boolean {
+/** Answered: said so, or a draft's guess that is settled. What was passed over is not. */
+export function isAnswered(piece: Piece, { key, topic, part }: Pick<WalkQuestion, 'key' | 'topic' | 'part'>): boolean {
+  if (isPassedOver(piece, key)) return false;
   if (piece.surveyed?.includes(key)) return true;
+  if (topic === 'old-paint') return part?.oldPaint !== undefined;
   const guessed = topic === 'lead' || topic === 'material' || topic === 'finish';
   return guessed && !piece.guesses.includes(key);
 }
 
-/** The piece with a question put behind it, and its guess settled. */
+/** Put off, or not known: it stays open and is listed. */
+export function isPassedOver(piece: Piece, key: string): boolean {
+  return piece.passedOver?.includes(key) === true;
+}
+
+/** The piece with a question answered, and its guess settled. */
 export function answered(piece: Piece, key: string): Piece {
   return {
     ...piece,
     guesses: piece.guesses.filter((guess) => guess !== key),
     surveyed: [...new Set([...(piece.surveyed ?? []), key])],
+    ...(piece.passedOver ? { passedOver: piece.passedOver.filter((own) => own !== key) } : {}),
+  };
+}
+
+/** The piece with a question left open: passed over, or answered *not known*. No guess is settled by it. */
+export function leftOpen(piece: Piece, key: string): Piece {
+  return {
+    ...piece,
+    ...(piece.surveyed ? { surveyed: piece.surveyed.filter((own) => own !== key) } : {}),
+    passedOver: [...new Set([...(piece.passedOver ?? []), key])],
   };
 }
 

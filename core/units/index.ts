@@ -1,4 +1,13 @@
-export { type Dimension, formatMoney, formatQuantity, type Parsed, parseNumber, parseQuantity } from './quantities.ts';
+export {
+  type Dimension,
+  formatMoney,
+  formatQuantity,
+  type Parsed,
+  parseMix,
+  parseNumber,
+  parseQuantity,
+  parseRatio,
+} from './quantities.ts';
 export {
   addDays,
   atLocal,

@@ -99,3 +99,27 @@ export function formatQuantity(value: number, unit: 'mm' | 'in' | 'mL' | 'oz' | 
 export function formatMoney(minor: number, currency: string, about = false): string {
   return `${about ? 'about ' : ''}${(minor / 100).toFixed(2)} ${currency}`;
 }
+
+/**
+ * Parts to one part of paint, by volume, as people say them: "0.25", "25 %", "4:1" (four of paint to one); null when it is none.
+ */
+export function parseRatio(text: string): number | null {
+  const trimmed = text.trim();
+  if (trimmed.endsWith('%')) {
+    const percent = parseNumber(trimmed.slice(0, -1));
+    return percent === null ? null : percent / 100;
+  }
+  const parts = trimmed.split(':').map((part) => parseNumber(part));
+  if (parts.length === 1) return parts[0];
+  const [paint, other] = parts;
+  return parts.length === 2 && paint !== null && other !== null && paint > 0 && other >= 0 ? other / paint : null;
+}
+
+/** "12:1:1", paint to hardener to reducer, as parts to one of paint; "4:1" is paint to reducer. Null when it is no such mix. */
+export function parseMix(text: string): { readonly hardener: number | null; readonly reducer: number } | null {
+  const parts = text.split(':').map((part) => parseNumber(part));
+  const [paint, second, third] = parts;
+  if (parts.some((part) => part === null || part < 0) || !paint || second == null) return null;
+  if (parts.length === 2) return { hardener: null, reducer: second / paint };
+  return parts.length === 3 && third != null ? { hardener: second / paint, reducer: third / paint } : null;
+}

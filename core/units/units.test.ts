@@ -11,7 +11,9 @@ import {
   localMoment,
   minuteOfDay,
   momentText,
+  parseMix,
   parseQuantity,
+  parseRatio,
   toIso,
   toMinute,
 } from './index.ts';
@@ -53,6 +55,21 @@ describe('quantities', () => {
   const NONE = ['', '   ', 'mm', '1.2.3 mm', '--4', '1/2/3', '٣ mm', '1e9x'];
   it.each(NONE)('takes %j for no length', (text) => expect(typeof value(text, 'length', 'mm')).toBe('string'));
 
+  it.each([
+    ['0.5', 0.5],
+    ['25 %', 0.25],
+    ['4:1', 0.25],
+    ['2 : 1', 0.5],
+    ['10:1', 0.1],
+    ['0 %', 0],
+  ])('reads the ratio %s as %s parts to one of paint', (text, expected) => expect(parseRatio(text)).toBeCloseTo(expected, 9));
+  it.each(['', 'some', '4:', '0:1', '-4:1', '4:1:1', '4:-1'])('takes %j for no ratio', (text) => expect(parseRatio(text)).toBeNull());
+  it('reads a mix as paint, hardener and reducer', () => {
+    expect(parseMix('12:1:1')).toEqual({ hardener: 1 / 12, reducer: 1 / 12 });
+    expect(parseMix('4:1:2')).toEqual({ hardener: 0.25, reducer: 0.5 });
+    expect(parseMix('2:1')).toEqual({ hardener: null, reducer: 0.5 });
+    for (const text of ['', '4', '0:1', '4:1:1:1', '4:a', '4:-1:1']) expect(parseMix(text)).toBeNull();
+  });
   it('says what to type when it cannot read', () => {
     expect(value('tall', 'length', 'mm')).toContain('Type a number');
     expect(value('5 stone', 'length', 'mm')).toContain('stone');

@@ -1,5 +1,6 @@
 import { atLocal, localMoment, minuteOfDay, type Minute } from '#core/units/index';
 import { usePlan } from '../app/PlanContext.tsx';
+import { TextField } from './TextField.tsx';
 
 /** A day and an hour in the workshop's own zone; an emptied field is null. */
 export function MomentField({
@@ -17,21 +18,14 @@ export function MomentField({
 }) {
   const { workshop } = usePlan();
   return (
-    <label className="block">
-      <span className="mb-1 block font-[650]">{label}</span>
-      <input
-        type="datetime-local"
-        className={className}
-        aria-invalid={Boolean(problem)}
-        value={value === null ? '' : localText(value, workshop.timeZone)}
-        onChange={(event) => onChange(momentOf(event.target.value, workshop.timeZone))}
-      />
-      {problem && (
-        <span role="alert" className="mt-1 block font-[650]">
-          {problem}
-        </span>
-      )}
-    </label>
+    <TextField
+      label={label}
+      type="datetime-local"
+      className={className}
+      problem={problem ?? undefined}
+      value={value === null ? '' : localText(value, workshop.timeZone)}
+      onChange={(event) => onChange(momentOf(event.target.value, workshop.timeZone))}
+    />
   );
 }
 

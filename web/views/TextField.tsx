@@ -1,4 +1,4 @@
-import type { InputHTMLAttributes, Ref } from 'react';
+import { type InputHTMLAttributes, type Ref, useId } from 'react';
 
 /** A labelled line to type in; what is wrong with it stands under it. */
 export function TextField({
@@ -16,21 +16,25 @@ export function TextField({
   mono?: boolean;
   ref?: Ref<HTMLInputElement>;
 } & InputHTMLAttributes<HTMLInputElement>) {
+  const problemId = useId();
   return (
-    <label className="block">
-      <span className={`mb-1 block ${quiet ? 'second' : 'font-[650] text-ink'}`}>{label}</span>
-      <input
-        ref={ref}
-        autoComplete="off"
-        className={`field ${mono ? 'font-mono' : ''}`}
-        aria-invalid={problem ? true : undefined}
-        {...input}
-      />
+    <div>
+      <label className="block">
+        <span className={`mb-1 block ${quiet ? 'second' : 'font-[650] text-ink'}`}>{label}</span>
+        <input
+          ref={ref}
+          autoComplete="off"
+          className={`field ${mono ? 'font-mono' : ''}`}
+          aria-invalid={problem ? true : undefined}
+          aria-describedby={problem ? problemId : undefined}
+          {...input}
+        />
+      </label>
       {problem && (
-        <span role="alert" className="mt-1 block font-[650]">
+        <p id={problemId} role="alert" className="mt-1 font-[650]">
           {problem}
-        </span>
+        </p>
       )}
-    </label>
+    </div>
   );
 }

@@ -79,7 +79,7 @@ function questionFor(guess: string, piece: Piece): Pick<SharpenQuestion, 'questi
     return {
       question: 'Was it made before 1990, or do you not know?',
       answers: [
-        { label: 'Before 1990, or unknown', piece: { ...settled, leadExcluded: false } },
+        { label: 'Before 1990', piece: { ...settled, leadExcluded: false } },
         { label: 'A laboratory cleared it', piece: { ...settled, leadExcluded: true } },
       ],
     };

@@ -5,6 +5,8 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 import { Why } from '../../views/Why.tsx';
+import { HangingNow } from './HangingNow.tsx';
+import { OwnMinutes } from './OwnMinutes.tsx';
 import type { SectionProps } from './sectionProps.ts';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -91,7 +93,9 @@ export function Dates({ piece, view }: SectionProps) {
         )}
       </section>
       <aside className="space-y-5">
+        <HangingNow piece={piece} />
         {!piece.finished && <WhatIf piece={piece} view={view} />}
+        {!piece.finished && <OwnMinutes piece={piece} />}
         {placed.length > 0 && (
           <section className="sheet" aria-label="Agree">
             <h2>These dates</h2>

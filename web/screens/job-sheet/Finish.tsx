@@ -1,6 +1,6 @@
-import { type Parcel, plain } from '#core/facts/index';
+import { type Parcel, type Piece, plain } from '#core/facts/index';
 import { fitOrder } from '#core/survey/index';
-import { parseNumber, toIso } from '#core/units/index';
+import { asSentence, counted, listed, parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../app/PlanContext.tsx';
@@ -27,7 +27,7 @@ export function Finish({ piece, view }: SectionProps) {
     arrived: false,
     ...(source.trim() ? { source: source.trim() } : {}),
     ...(due ? { due } : {}),
-    ...(partId ? { partId } : {}),
+    ...(partId ? { holds: { partId } } : {}),
   });
   const add = () => {
     const amount = price.trim() ? parseNumber(price) : 0;
@@ -52,7 +52,7 @@ export function Finish({ piece, view }: SectionProps) {
               ? `Goes together ${words.moment(fit.placed.start)}`
               : 'Cannot go together yet'}
         </h2>
-        {fit && <p className="mt-1">{fit.placed ? `Held by ${fit.notBeforeWhy ?? fit.placed.hold.text}.` : fit.unplacedWhy}</p>}
+        {fit && <p className="mt-1">{asSentence((fit.placed ? (fit.notBeforeWhy ?? fit.placed.hold.text) : fit.unplacedWhy) ?? '')}</p>}
         <h3 className="mt-4 font-[650] text-ink">Parts, in the order they go together</h3>
         <ol className="mt-1">
           {fitOrder(piece).map((part) => (
@@ -73,6 +73,7 @@ export function Finish({ piece, view }: SectionProps) {
         <p className="mt-1">
           Rolls or turns freely. Doors and lids close. Sits level. No bare metal inside screw holes. The touch-up list is empty.
         </p>
+        {view.missing.length > 0 && <p className="mt-3 font-[650]">Still missing: {listed(view.missing)}.</p>}
         {!piece.finished && (
           <button
             type="button"
@@ -97,7 +98,7 @@ export function Finish({ piece, view }: SectionProps) {
                 <span>
                   {parcel.name}
                   <span className="second block text-small">
-                    {words.money(parcel.price)}, {parcelState(parcel)}
+                    {words.money(parcel.price)}, {parcelState(parcel)}; {waitsFor(parcel, piece)}
                   </span>
                 </span>
                 {!parcel.arrived && !parcel.due && !parcel.orderedAt && (
@@ -164,12 +165,12 @@ export function Finish({ piece, view }: SectionProps) {
                 <input className="field" value={source} maxLength={80} onChange={(event) => setSource(event.target.value)} />
               </label>
               <label>
-                <span className="second block text-small">Replaces</span>
+                <span className="second block text-small">What waits for it</span>
                 <select className="field" value={partId} onChange={(event) => setPartId(event.target.value)}>
-                  <option value="">nothing</option>
+                  <option value="">the fit</option>
                   {piece.parts.map((part) => (
                     <option key={part.id} value={part.id}>
-                      {part.name}
+                      all work on {part.name.toLowerCase()}
                     </option>
                   ))}
                 </select>
@@ -186,9 +187,15 @@ export function Finish({ piece, view }: SectionProps) {
   );
 }
 
+/** What the plan keeps back until it is here. */
+function waitsFor(parcel: Parcel, piece: Piece): string {
+  const part = piece.parts.find((own) => own.id === parcel.holds?.partId);
+  return part ? `${part.name.toLowerCase()} waits for it` : 'the fit waits for it';
+}
+
 function parcelState(parcel: Parcel): string {
   if (parcel.arrived) return 'here';
   if (parcel.due) return `due ${parcel.due}`;
   if (parcel.orderedAt) return `ordered ${parcel.orderedAt}`;
-  return `not ordered yet, ${parcel.leadDays ?? 7} days to come`;
+  return parcel.leadDays === undefined ? 'not ordered yet' : `not ordered yet, ${counted(parcel.leadDays, 'day')} to come`;
 }

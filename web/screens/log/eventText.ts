@@ -2,34 +2,7 @@ import { type LogEvent, plain, type WorkStage } from '#core/facts/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { sentence } from '../../views/sentence.ts';
 import { useWords } from '../../app/useWords.ts';
-
-const STAGES: Record<Exclude<WorkStage, 'coat'>, string> = {
-  teardown: 'Taken apart',
-  wash: 'Washed',
-  'test-patch': 'Test patch set',
-  strip: 'Stripped',
-  'strip-on': 'Stripper on',
-  'strip-off': 'Old paint off',
-  'metal-prep': 'Metal prep',
-  repair: 'Repaired',
-  'dry-fit': 'Tried together, bare',
-  prep: 'Sanded',
-  clean: 'Cleaned and wiped',
-  mix: 'Mixed',
-  promoter: 'Promoter on',
-  mask: 'Masked',
-  unmask: 'Tape off',
-  flat: 'Flatted',
-  look: 'Looked at',
-  fit: 'Fitted together',
-  'material-test': 'Material tested',
-  corner: 'Corner cleaned',
-  'touch-in': 'Losses touched in',
-  'bare-care': 'Bare metal finished',
-  'scrap-test': 'Tried on scrap',
-  rinse: 'Washed and dried',
-  age: 'Aged on purpose',
-};
+import { STAGE_NAMES } from './stageNames.ts';
 
 const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
 
@@ -53,7 +26,7 @@ export function useEventText(): (event: LogEvent) => { what: string; who: string
     switch (event.kind) {
       case 'done': {
         const [, , stage] = event.stepKeys[0].split('.');
-        const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGES[stage as keyof typeof STAGES] ?? 'Done');
+        const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGE_NAMES[stage as WorkStage] ?? 'Done');
         const wide = event.on.length === (piece?.parts.length ?? 0);
         return {
           what: coat,

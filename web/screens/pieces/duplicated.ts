@@ -17,19 +17,24 @@ export function duplicatedPart(part: Part, newId: () => string): Part {
   };
 }
 
-/** The same piece again with ids and tags of its own, nothing done to it yet. */
+/** The same piece again with ids and tags of its own: nothing done to it, nothing ordered for it, no spares in its box. */
 export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonly number[]): Piece {
   const free = Array.from({ length: 40 }, (_, index) => index + 1).filter((peg) => !pegsTaken.includes(peg));
   const parts = piece.parts.map((part, index) => ({ ...duplicatedPart(part, newId), pegs: free.slice(index, index + 1) }));
   const own = new Map(piece.parts.map((part, index) => [part.id, parts[index].id]));
-  const { pictures: _pictures, bags: _bags, fitOrder: _order, ...kept } = piece;
+  const { pictures: _pictures, bags: _bags, fitOrder: _order, spares: _spares, ...kept } = piece;
   return {
     ...kept,
     id: newId(),
     name: `${piece.name}, again`.slice(0, 80),
     createdAt: toIso(Date.now() / 60_000),
     finished: false,
-    parcels: [],
+    parcels: piece.parcels.map(({ orderedAt: _ordered, due: _due, holds, ...parcel }) => ({
+      ...parcel,
+      id: newId(),
+      arrived: false,
+      ...(holds ? { holds: { ...holds, partId: own.get(holds.partId) ?? holds.partId } } : {}),
+    })),
     guesses: [],
     parts: parts.map((part) => ({
       ...part,

@@ -1,14 +1,11 @@
 import { familyDrying } from '#core/drying/index';
-import { familySchema, type Hand, plain, roleSchema, type Sheet } from '#core/facts/index';
+import { familySchema, type Hand, plain, roleSchema, roleText, type Sheet } from '#core/facts/index';
+import { HAND_NAMES } from '../../views/handNames.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { LabelRatios } from './LabelRatios.tsx';
 import type { KeepSheet } from './keepSheet.ts';
 
-const BY_HAND: readonly { readonly value: Hand; readonly label: string }[] = [
-  { value: 'airbrush', label: 'airbrush' },
-  { value: 'gun', label: 'spray gun' },
-  { value: 'brush', label: 'brush' },
-];
+const BY_HAND = (['airbrush', 'gun', 'brush'] as const satisfies readonly Hand[]).map((value) => ({ value, label: HAND_NAMES[value] }));
 
 /** What a product is and how it goes on: family, use, form, thinner, hazards and ratios. */
 export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet }) {
@@ -27,6 +24,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
         label="Used as"
         value={sheet.role}
         options={roleSchema.options}
+        text={roleText}
         onChange={(role) => void onKeep({ ...sheet, role }, moved)}
       />
       <Chips
@@ -76,6 +74,16 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
         value={sheet.label.pattern}
         onChange={(pattern) => void onKeep({ ...sheet, label: { ...sheet.label, pattern } }, 'Noted.')}
       />
+      <Chips
+        legend="Another paint after that time"
+        options={[
+          { value: 'scuff', label: 'scuffed first' },
+          { value: 'again', label: 'from a later time again' },
+          { value: 'never', label: 'never' },
+        ]}
+        value={sheet.label.afterwards}
+        onChange={(afterwards) => void onKeep({ ...sheet, label: { ...sheet.label, afterwards } }, moved)}
+      />
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
@@ -104,11 +112,13 @@ function NameSelect<T extends string>({
   label,
   value,
   options,
+  text = plain,
   onChange,
 }: {
   label: string;
   value: T;
   options: readonly T[];
+  text?: (value: T) => string;
   onChange: (value: T) => void;
 }) {
   return (
@@ -117,7 +127,7 @@ function NameSelect<T extends string>({
       <select className="field" value={value} onChange={(event) => onChange(event.target.value as T)}>
         {options.map((option) => (
           <option key={option} value={option}>
-            {plain(option)}
+            {text(option)}
           </option>
         ))}
       </select>

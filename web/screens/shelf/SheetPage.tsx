@@ -1,11 +1,12 @@
 import { oddLabel, sheetFields } from '#core/coats/index';
-import { plain, type Sheet, sheetSchema } from '#core/facts/index';
+import { plain, roleText, type Sheet, sheetSchema } from '#core/facts/index';
 import { useRef } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { Lost } from '../../app/Lost.tsx';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
+import { HAND_NAMES } from '../../views/handNames.ts';
 import type { KeepSheet } from './keepSheet.ts';
 import { SheetColours } from './SheetColours.tsx';
 import { SheetGrounds } from './SheetGrounds.tsx';
@@ -63,7 +64,8 @@ export function SheetPage() {
           </label>
         </div>
         <p className="second mt-1">
-          {plain(sheet.family)}, {plain(sheet.role)}, {sheet.hand}. Type what the label says; the rest is usual for this family.
+          {plain(sheet.family)}, {roleText(sheet.role)}, {HAND_NAMES[sheet.hand]}. Type what the label says; the rest is usual for this
+          family.
         </p>
         <table className="mt-3 w-full">
           <thead>

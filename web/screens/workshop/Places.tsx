@@ -57,10 +57,13 @@ const KINDS = Object.keys(USUAL_AIR) as Place['kind'][];
 
 /** Another place to spray or dry in, with the usual air of its kind until a reading says more. */
 function AddPlace() {
+  const { facts } = usePlan();
   const { save } = useSaving();
   const [name, setName] = useState('');
   const add = (kind: Place['kind']) => {
     if (!name.trim()) return void toast.error('Give the place a name first.');
+    if (facts.places.some((own) => own.name.toLowerCase() === name.trim().toLowerCase()))
+      return void toast.error(`There is a ${name.trim()} already: give this one another name.`);
     void save('places', usualPlace(newId(), name.trim(), kind), `${name.trim()} is there.`);
     setName('');
   };
@@ -86,6 +89,8 @@ function PlaceAir({ place }: { place: Place }) {
   const [typing, setTyping] = useState(false);
   const [temperature, setTemperature] = useState('');
   const [humidity, setHumidity] = useState('');
+  const [surface, setSurface] = useState('');
+  const [wind, setWind] = useState('');
   const air = conditions[place.id];
   const now = air ? airAt(air, plan.now) : null;
   const keep = async () => {
@@ -93,10 +98,23 @@ function PlaceAir({ place }: { place: Place }) {
     const rh = parseNumber(humidity.replace('%', ''));
     if (!airC.ok) return void toast.error(airC.mend);
     if (rh === null || rh < 1 || rh > 100) return void toast.error('Humidity is 1 to 100 %.');
+    const part = surface.trim() ? parseQuantity(surface, 'temperature', workshop.units.temperature) : null;
+    if (part && !part.ok) return void toast.error(`The part: ${part.mend}`);
+    const windMs = wind.trim() ? parseNumber(wind.replace(/m\/s/, '')) : null;
+    if (wind.trim() && (windMs === null || windMs < 0 || windMs > 60)) return void toast.error('Wind is 0 to 60 m/s, such as 3.');
     if (
       await save(
         'readings',
-        { id: place.id, placeId: place.id, at: toIso(nowMinute()), airC: Math.round(airC.value * 10) / 10, rh, from: 'typed' },
+        {
+          id: place.id,
+          placeId: place.id,
+          at: toIso(nowMinute()),
+          airC: Math.round(airC.value * 10) / 10,
+          rh,
+          from: 'typed',
+          ...(part?.ok ? { surfaceC: Math.round(part.value * 10) / 10 } : {}),
+          ...(windMs !== null ? { windMs } : {}),
+        },
         'The plan has moved.',
       )
     )
@@ -122,7 +140,7 @@ function PlaceAir({ place }: { place: Place }) {
       )}
       {typing ? (
         <form
-          className="mt-2 flex items-end gap-2"
+          className="mt-2 flex flex-wrap items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             void keep();
@@ -141,6 +159,16 @@ function PlaceAir({ place }: { place: Place }) {
             <span className="second block text-small">Humidity %</span>
             <input className="field !w-24 font-mono" value={humidity} onChange={(event) => setHumidity(event.target.value)} />
           </label>
+          <label>
+            <span className="second block text-small">The part itself</span>
+            <input className="field !w-24 font-mono" value={surface} onChange={(event) => setSurface(event.target.value)} />
+          </label>
+          {place.kind === 'outdoors' && (
+            <label>
+              <span className="second block text-small">Wind, m/s</span>
+              <input className="field !w-20 font-mono" value={wind} onChange={(event) => setWind(event.target.value)} />
+            </label>
+          )}
           <button type="submit" className="chip !min-h-10">
             Keep
           </button>

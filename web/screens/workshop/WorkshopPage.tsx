@@ -11,6 +11,7 @@ import { FilmsAhead } from './FilmsAhead.tsx';
 import { FreeHours } from './FreeHours.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Places } from './Places.tsx';
+import { Tools } from './Tools.tsx';
 
 const TOUCH_UP_CHOICES = [0, TOUCH_UP_ML, 2 * TOUCH_UP_ML, 4 * TOUCH_UP_ML];
 
@@ -38,6 +39,7 @@ export function WorkshopPage() {
         <FreeHours />
       </div>
       <aside className="space-y-5">
+        <Tools />
         <section className="sheet space-y-4" aria-label="Units and look">
           <h2>Units and look</h2>
           <Chips

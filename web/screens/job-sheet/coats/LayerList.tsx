@@ -1,6 +1,16 @@
 import type { Layer, Part, Product, Zone } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { counted } from '#core/units/index';
+import {
+  type Announcements,
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { CopyPlus, GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
@@ -8,6 +18,7 @@ import { toast } from 'sonner';
 import { newId } from '../../../app/useFacts.ts';
 import { Why } from '../../../views/Why.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
+import { LayerOptions } from './LayerOptions.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
 
 /** The layers from top to bottom: drag to swap, more or fewer coats, flat after, take out. Laid film cannot be moved. */
@@ -46,7 +57,7 @@ export function LayerList({
     );
   if (part.layers.length === 0) return null;
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move}>
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move} accessibility={{ announcements: spoken(stack) }}>
       <SortableContext items={topDown.map((layer) => layer.id)} strategy={verticalListSortingStrategy}>
         <ul className="mt-2 border-t border-hairline" aria-label="Layers, top first">
           {topDown.map((layer) => (
@@ -59,11 +70,9 @@ export function LayerList({
               onCovers={(covers) => change(layer, { covers }, 'The plan has moved.')}
               onRepeat={() => onChange([...part.layers, { ...layer, id: newId() }], 'Repeated on top.')}
               onChoose={() => onChoose(layer.id)}
-              onCoats={(coats) => change(layer, { coats }, `${coats} ${coats === 1 ? 'coat' : 'coats'}.`)}
+              onCoats={(coats) => change(layer, { coats }, `${counted(coats, 'coat')}.`)}
               onPaint={(product) => change(layer, { productId: product.id, wanted: undefined }, `${product.name} instead.`)}
-              onFlat={() =>
-                change(layer, { flatAfter: layer.flatAfter ? undefined : 800 }, layer.flatAfter ? 'Not flatted.' : 'Flatted with P800.')
-              }
+              onOptions={(fields, said) => change(layer, fields, said)}
               onRemove={() =>
                 onChange(
                   part.layers.filter((own) => own.id !== layer.id),
@@ -78,6 +87,17 @@ export function LayerList({
   );
 }
 
+/** What a screen reader hears while a layer is moved: names, never ids. */
+function spoken(stack: StackView): Announcements {
+  const name = (id: string | number | undefined) => stack.layers.find((own) => own.layerId === id)?.name ?? 'the layer';
+  return {
+    onDragStart: ({ active }) => `${name(active.id)} is picked up.`,
+    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${name(over.id)}.` : undefined),
+    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} is put down at ${name(over.id)}.` : `${name(active.id)} is put back.`),
+    onDragCancel: ({ active }) => `${name(active.id)} is put back.`,
+  };
+}
+
 type RowProps = {
   layer: Layer;
   view: StackView['layers'][number] | undefined;
@@ -87,12 +107,12 @@ type RowProps = {
   onRepeat: () => void;
   onChoose: () => void;
   onCoats: (coats: number) => void;
-  onFlat: () => void;
+  onOptions: (fields: Partial<Layer>, said: string) => void;
   onRemove: () => void;
   onPaint: (product: Product) => void;
 };
 
-function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCoats, onFlat, onRemove, onPaint }: RowProps) {
+function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCoats, onOptions, onRemove, onPaint }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: layer.id, disabled: laid });
   const name = view?.name ?? 'layer';
   const least = view?.laidCoats ?? 1;
@@ -169,9 +189,7 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
           >
             <Minus size={15} aria-hidden />
           </button>
-          <span className="figure w-[62px] text-center">
-            {layer.coats} {layer.coats === 1 ? 'coat' : 'coats'}
-          </span>
+          <span className="figure w-[62px] text-center">{counted(layer.coats, 'coat')}</span>
           <button
             type="button"
             className="grid size-9 place-items-center disabled:opacity-30"
@@ -182,9 +200,7 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
             <Plus size={15} aria-hidden />
           </button>
         </span>
-        <button type="button" className="chip !min-h-8 text-small" aria-pressed={layer.flatAfter !== undefined} onClick={onFlat}>
-          flat after
-        </button>
+        <LayerOptions layer={layer} view={view} onChange={onOptions} />
         <button
           type="button"
           className="grid size-9 place-items-center"

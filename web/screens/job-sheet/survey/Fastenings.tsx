@@ -15,6 +15,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { newId } from '../../../app/useFacts.ts';
+import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
@@ -24,7 +25,7 @@ const HEADS = ['repaint', 'replace', 'leave'] as const;
 /** What holds the parts together, and how each goes back. */
 export function Fastenings({ piece, view }: { piece: Piece; view: PieceView }) {
   const save = usePieceSave();
-  const [adding, setAdding] = useState(false);
+  const [editing, setEditing] = useState<Fastening | 'new' | null>(null);
   const fastenings = piece.fastenings ?? [];
   const nameOf = (id: string | undefined) => piece.parts.find((part) => part.id === id)?.name ?? 'the frame';
   const keep = (changed: readonly Fastening[], said: string) => void save({ ...piece, fastenings: [...changed] }, said);
@@ -32,13 +33,13 @@ export function Fastenings({ piece, view }: { piece: Piece; view: PieceView }) {
     <section className="sheet !p-4" aria-label="Fastenings">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h2>Held together by</h2>
-        {!adding && (
-          <button type="button" className="act !min-h-10" onClick={() => setAdding(true)}>
+        {editing === null && (
+          <button type="button" className="act !min-h-10" onClick={() => setEditing('new')}>
             Add a fastening
           </button>
         )}
       </div>
-      {fastenings.length === 0 && !adding && (
+      {fastenings.length === 0 && editing === null && (
         <p className="second mt-2">Nothing noted yet. Screws, tabs, riveted posts, glue: with them the plan knows the dry fit.</p>
       )}
       <ul className="mt-1">
@@ -61,25 +62,37 @@ export function Fastenings({ piece, view }: { piece: Piece; view: PieceView }) {
               {own.heads && <span className="second block text-small">heads: {own.heads}</span>}
               {own.kind === 'axle' && <span className="second block text-small">crimped: leave it in</span>}
             </span>
-            <RemoveButton
-              what={`${plain(own.kind)}, ${nameOf(own.a)} to ${nameOf(own.b)}`}
-              onRemove={() =>
-                keep(
-                  fastenings.filter((other) => other.id !== own.id),
-                  'Removed.',
-                )
-              }
-            />
+            <span className="flex items-center">
+              <button type="button" className="linklike min-h-10 px-2 text-small" onClick={() => setEditing(own)}>
+                Change
+              </button>
+              <RemoveButton
+                what={`${plain(own.kind)}, ${nameOf(own.a)} to ${nameOf(own.b)}`}
+                onRemove={() =>
+                  keep(
+                    fastenings.filter((other) => other.id !== own.id),
+                    'Removed.',
+                  )
+                }
+              />
+            </span>
           </li>
         ))}
       </ul>
-      {adding && (
+      {editing !== null && (
         <FasteningForm
+          key={editing === 'new' ? 'new' : editing.id}
           piece={piece}
-          onCancel={() => setAdding(false)}
-          onAdd={(fastening) => {
-            setAdding(false);
-            keep([...fastenings, fastening], 'Noted. The dry fit is planned.');
+          was={editing === 'new' ? undefined : editing}
+          onCancel={() => setEditing(null)}
+          onKeep={(fastening) => {
+            setEditing(null);
+            if (editing === 'new') keep([...fastenings, fastening], 'Noted. The dry fit is planned.');
+            else
+              keep(
+                fastenings.map((own) => (own.id === fastening.id ? fastening : own)),
+                'Changed.',
+              );
           }}
         />
       )}
@@ -97,19 +110,30 @@ function FitLeft({ gapUm, films }: { gapUm: number; films: readonly number[] }) 
   );
 }
 
-function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (fastening: Fastening) => void; onCancel: () => void }) {
+function FasteningForm({
+  piece,
+  was,
+  onKeep,
+  onCancel,
+}: {
+  piece: Piece;
+  was: Fastening | undefined;
+  onKeep: (fastening: Fastening) => void;
+  onCancel: () => void;
+}) {
   const { workshop } = usePlan();
-  const [kind, setKind] = useState<FasteningKind>('screw');
-  const [a, setA] = useState(piece.parts[0].id);
-  const [b, setB] = useState(piece.parts[1]?.id ?? '');
-  const [behind, setBehind] = useState('');
-  const [count, setCount] = useState('2');
-  const [note, setNote] = useState('');
-  const [heads, setHeads] = useState<(typeof HEADS)[number] | undefined>();
-  const [across, setAcross] = useState('');
-  const [deep, setDeep] = useState('');
-  const [gap, setGap] = useState('');
-  const [thread, setThread] = useState<Thread>('M2');
+  const words = useWords();
+  const [kind, setKind] = useState<FasteningKind>(was?.kind ?? 'screw');
+  const [a, setA] = useState(was?.a ?? piece.parts[0].id);
+  const [b, setB] = useState(was ? (was.b ?? '') : (piece.parts[1]?.id ?? ''));
+  const [behind, setBehind] = useState(was?.behind ?? '');
+  const [count, setCount] = useState(String(was?.count ?? 2));
+  const [note, setNote] = useState(was?.note ?? '');
+  const [heads, setHeads] = useState<(typeof HEADS)[number] | undefined>(was?.heads);
+  const [across, setAcross] = useState(was?.post ? words.length(was.post.acrossMm) : '');
+  const [deep, setDeep] = useState(was?.post ? words.length(was.post.deepMm) : '');
+  const [gap, setGap] = useState(was?.gapUm === undefined ? '' : String(was.gapUm));
+  const [thread, setThread] = useState<Thread>(was?.post?.thread ?? 'M2');
   const add = () => {
     let post: Fastening['post'];
     if (kind === 'rivet' && (across || deep)) {
@@ -118,7 +142,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
       post = { acrossMm: wide.value, deepMm: depth.value, thread };
     }
     const read = fasteningSchema.safeParse({
-      id: newId(),
+      id: was?.id ?? newId(),
       kind,
       a,
       count: Number(count),
@@ -130,7 +154,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
       ...(gap.trim() ? { gapUm: parseNumber(gap) ?? Number.NaN } : {}),
     });
     if (!read.success) return void toast.error(read.error.issues[0].message);
-    onAdd(read.data);
+    onKeep(read.data);
   };
   const choice = (label: string, value: string, set: (id: string) => void, none?: string) => (
     <label>
@@ -154,7 +178,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
   return (
     <form
       className="mt-3 space-y-3 border-l-4 border-ink pl-3"
-      aria-label="New fastening"
+      aria-label={was ? 'Change the fastening' : 'New fastening'}
       onSubmit={(event) => {
         event.preventDefault();
         add();
@@ -196,7 +220,7 @@ function FasteningForm({ piece, onAdd, onCancel }: { piece: Piece; onAdd: (faste
           Note it
         </button>
         <button type="button" className="act" onClick={onCancel}>
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

@@ -1,4 +1,4 @@
-import { type Material, type Part, type Piece, plain } from '#core/facts/index';
+import { type Material, type Part, plain } from '#core/facts/index';
 import { MATERIAL_GROUPS, materialByDensity } from '#core/survey/index';
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
@@ -6,7 +6,7 @@ import { withPart } from '../pieceChanges.ts';
 import type { AnswerProps } from './answerProps.ts';
 
 /** One press by the test that tells it, or a weighing. */
-export function MaterialAnswers({ piece, part, onAnswer }: { piece: Piece; part: Part; onAnswer: AnswerProps['onAnswer'] }) {
+export function MaterialAnswers({ piece, part, onAnswer, onLeaveOpen }: AnswerProps & { part: Part }) {
   return (
     <>
       <div className="mt-3 grid gap-x-6 gap-y-3 md:grid-cols-2">
@@ -21,7 +21,7 @@ export function MaterialAnswers({ piece, part, onAnswer }: { piece: Piece; part:
                   className="chip !min-h-11"
                   aria-pressed={part.material === material}
                   onClick={() =>
-                    onAnswer(
+                    (material === 'unknown' ? onLeaveOpen : onAnswer)(
                       withPart(piece, part.id, { material, toldBy: group === 0 ? 'magnet' : group === 3 ? 'looks' : 'scratch' }),
                       `${part.name}: ${plain(material)}.`,
                     )

@@ -1,5 +1,5 @@
-import { type Face, faceSchema, type Part } from '#core/facts/index';
-import { facesOfShape, type Shape, SHAPE_SIZES, SHAPES, type ShapeFace } from '#core/survey/index';
+import { faceSchema, type Part } from '#core/facts/index';
+import { facesOfShape, resized, type Shape, SHAPE_SIZES, SHAPES, type ShapeFace } from '#core/survey/index';
 import { parseNumber, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -24,12 +24,10 @@ export function PartSize({ part, onChange }: { part: Part; onChange: (fields: Pa
   const [shape, setShape] = useState<Shape>('body');
   const [sizes, setSizes] = useState<readonly string[]>([]);
   const put = (faces: readonly ShapeFace[]) => {
-    const zoneId = part.zones[0].id;
-    const seen = part.faces.some((face) => face.seen);
-    const made = faces.map((face): Face => ({ ...face, id: newId(), zoneId, seen }));
-    const tooLarge = made.some((face) => face.longMm > 5000 || face.shortMm < 0.1);
+    const made = resized(part, faces, newId);
+    const tooLarge = made.faces.some((face) => face.longMm > 5000 || face.shortMm < 0.1);
     if (tooLarge) return toast.error('A face is between 0.1 mm and 5 m. Check the unit.');
-    onChange({ faces: made, mesh: undefined }, 'Sized.');
+    onChange({ ...made, mesh: undefined }, part.zones.length > 1 ? 'Sized: each zone keeps its share.' : 'Sized.');
     setSizes([]);
   };
   const measure = () => {

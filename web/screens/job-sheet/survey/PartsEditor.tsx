@@ -1,5 +1,5 @@
-import { type Material, materialSchema, newPart, type OldFinish, type Part, plain } from '#core/facts/index';
-import { partAreaCm2 } from '#core/survey/index';
+import { type Material, materialSchema, type OldFinish, type Part, plain } from '#core/facts/index';
+import { partAreaCm2, partBeside } from '#core/survey/index';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
@@ -11,6 +11,7 @@ import { duplicatedPart } from '../../pieces/duplicated.ts';
 import { GuessMark, settled } from '../GuessMark.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { PartNature } from './PartNature.tsx';
 import { PartTree } from './PartTree.tsx';
 import { PartSize } from './PartSize.tsx';
 import { ZonesOfPart } from './ZonesOfPart.tsx';
@@ -37,17 +38,8 @@ export function PartsEditor({ piece }: SectionProps) {
     choose(copy.id);
   };
   const add = () => {
-    const zone = newId();
-    const fresh = newPart({
-      id: newId(),
-      name: 'New part',
-      material: 'unknown',
-      finish: 'unknown',
-      zones: [{ id: zone, name: 'All over' }],
-      faces: [{ id: newId(), zoneId: zone, longMm: 50, shortMm: 20, count: 5, seen: true }],
-    });
-    const guesses = [...piece.guesses, `material:${fresh.id}`, `size:${fresh.id}`];
-    void save({ ...piece, guesses, parts: [...piece.parts, fresh] }, 'A part added: say what it is.');
+    const { part: fresh, guesses } = partBeside(piece, newId);
+    void save({ ...piece, guesses: [...piece.guesses, ...guesses], parts: [...piece.parts, fresh] }, 'A part added: say what it is.');
     choose(fresh.id);
   };
   const remove = () => {
@@ -145,7 +137,10 @@ export function PartsEditor({ piece }: SectionProps) {
           <MaterialChoice
             label="Material"
             value={part.material}
-            onChange={(material) => material && change({ material }, `${part.name}: ${plain(material)}.`, `material:${part.id}`)}
+            onChange={(material) =>
+              material &&
+              change({ material }, `${part.name}: ${plain(material)}.`, material === 'unknown' ? undefined : `material:${part.id}`)
+            }
           >
             <GuessMark piece={piece} guess={`material:${part.id}`} />
           </MaterialChoice>
@@ -162,10 +157,15 @@ export function PartsEditor({ piece }: SectionProps) {
           legend="Old paint"
           options={FINISHES}
           value={part.finish}
-          onChange={(finish) => change({ finish }, 'Noted.', `finish:${part.id}`)}
+          onChange={(finish) => change({ finish }, 'Noted.', finish === 'unknown' ? undefined : `finish:${part.id}`)}
         />
         <div className="flex flex-wrap gap-2">
           <Toggle on={part.printed} label="Printing that stays" onChange={(printed) => change({ printed }, 'Noted.')} />
+          <Toggle
+            on={part.staysPlated === true}
+            label="Plating that stays"
+            onChange={(on) => change({ staysPlated: on || undefined }, on ? 'It is only cleaned.' : 'Noted.')}
+          />
           <Toggle on={part.staysClear} label="Glazing that stays clear" onChange={(staysClear) => change({ staysClear }, 'Noted.')} />
           <Toggle
             on={part.lit === true}
@@ -178,6 +178,10 @@ export function PartsEditor({ piece }: SectionProps) {
             onChange={(on) => change({ maskedInPlace: on || undefined }, on ? 'It goes to masking.' : 'It is worked on itself.')}
           />
         </div>
+        <details className="border-t border-hairline pt-2" open={part.finish === 'sound' && part.oldPaint === undefined}>
+          <summary className="min-h-9 cursor-pointer font-[650] text-ink">What decides how it is worked: old paint, surface, heat</summary>
+          <PartNature part={part} onChange={change} />
+        </details>
         <p>
           <Why
             title="Area"

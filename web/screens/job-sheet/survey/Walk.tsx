@@ -1,5 +1,6 @@
 import type { Piece } from '#core/facts/index';
-import { answered, isAnswered, walkQuestions } from '#core/survey/index';
+import { answered, isAnswered, isPassedOver, leftOpen, walkQuestions } from '#core/survey/index';
+import { counted, listedShort } from '#core/units/index';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { usePieceSave } from '../pieceChanges.ts';
@@ -12,17 +13,35 @@ export function Walk({ piece }: { piece: Piece }) {
   const [back, setBack] = useState<string | null>(null);
   const questions = walkQuestions(piece, isPlanned);
   const open = questions.filter((question) => !isAnswered(piece, question));
-  const current = questions.find((question) => question.key === back) ?? open[0];
+  const passed = open.filter((question) => isPassedOver(piece, question.key));
+  const current = questions.find((question) => question.key === back) ?? open.find((question) => !passed.includes(question));
   const done = questions.length - open.length;
   const answer = (changed: Piece, said: string) => {
     if (!current) return;
     setBack(null);
     void save(answered(changed, current.key), said);
   };
+  const leaveOpen = (changed: Piece, said: string) => {
+    if (!current) return;
+    setBack(null);
+    void save(leftOpen(changed, current.key), said);
+  };
   if (!current) {
     return (
       <p className="sheet flex flex-wrap items-center gap-x-3 gap-y-1 !py-3">
-        <Check size={18} aria-hidden /> Walked round: all {questions.length} questions are answered.
+        {passed.length === 0 ? (
+          <>
+            <Check size={18} aria-hidden /> Walked round: {counted(questions.length, 'question')} answered.
+          </>
+        ) : (
+          <>
+            Walked round, with {counted(passed.length, 'question')} still open:{' '}
+            {listedShort(
+              passed.map(({ question }) => question),
+              3,
+            )}
+          </>
+        )}
         <AgainList questions={questions} onAgain={setBack} />
       </p>
     );
@@ -34,15 +53,16 @@ export function Walk({ piece }: { piece: Piece }) {
         <span className="flex items-center gap-4">
           <span className="second text-small">
             {done} of {questions.length} answered
+            {passed.length > 0 && `, ${passed.length} left open`}
           </span>
           {done > 0 && <AgainList questions={questions.filter((question) => isAnswered(piece, question))} onAgain={setBack} />}
-          <button type="button" className="chip" onClick={() => answer(piece, 'Passed over.')}>
+          <button type="button" className="chip" onClick={() => leaveOpen(piece, 'Passed over: it stays open.')}>
             Pass over
           </button>
         </span>
       </div>
       <p className="second mt-1">{current.how}</p>
-      <WalkAnswers key={current.key} piece={piece} question={current} onAnswer={answer} />
+      <WalkAnswers key={current.key} piece={piece} question={current} onAnswer={answer} onLeaveOpen={leaveOpen} />
     </section>
   );
 }

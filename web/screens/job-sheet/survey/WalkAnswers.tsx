@@ -1,9 +1,11 @@
-import { FEATURES, type Limit, type OldFinish, type Part, type Piece, plain, SERVICES } from '#core/facts/index';
+import { FEATURES, OLD_PAINTS, type Limit, type OldFinish, type Part, type Piece, plain, SERVICES } from '#core/facts/index';
 import type { WalkQuestion } from '#core/survey/index';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { withPart } from '../pieceChanges.ts';
 import type { AnswerProps } from './answerProps.ts';
+import { Chips } from '../../../views/Chips.tsx';
+import { OLD_PAINT_LABELS, RUB_LABELS } from './PartNature.tsx';
 import { MaterialAnswers } from './MaterialAnswers.tsx';
 import { Stops } from './Stops.tsx';
 import { Belongs, Missing } from './WalkForms.tsx';
@@ -11,20 +13,22 @@ import { Belongs, Missing } from './WalkForms.tsx';
 type Props = AnswerProps & { readonly question: WalkQuestion };
 
 /** The answers of each kind of question: mostly one press. */
-export function WalkAnswers({ piece, question, onAnswer }: Props) {
+export function WalkAnswers({ piece, question, onAnswer, onLeaveOpen }: Props) {
   const { part } = question;
   switch (question.topic) {
     case 'stops':
-      return <Stops piece={piece} onAnswer={onAnswer} />;
+      return <Stops piece={piece} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} />;
     case 'lead':
       return (
         <Presses
           answers={[
-            { label: 'Before 1990, or not known', piece: { ...piece, leadExcluded: false } },
+            { label: 'Before 1990', piece: { ...piece, leadExcluded: false } },
+            { label: 'Not known', piece: { ...piece, leadExcluded: false }, open: true },
             { label: 'A laboratory cleared it', piece: { ...piece, leadExcluded: true } },
             { label: 'Made since, for certain', piece: { ...piece, leadExcluded: true } },
           ]}
           onAnswer={onAnswer}
+          onLeaveOpen={onLeaveOpen}
         />
       );
     case 'repaint':
@@ -45,9 +49,11 @@ export function WalkAnswers({ piece, question, onAnswer }: Props) {
         <Presses answers={LIMITS.map(({ limit, label, hint }) => ({ label, hint, piece: { ...piece, limit } }))} onAnswer={onAnswer} />
       );
     case 'material':
-      return part ? <MaterialAnswers piece={piece} part={part} onAnswer={onAnswer} /> : null;
+      return part ? <MaterialAnswers piece={piece} part={part} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} /> : null;
     case 'finish':
-      return part ? <FinishAnswers piece={piece} part={part} onAnswer={onAnswer} /> : null;
+      return part ? <FinishAnswers piece={piece} part={part} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} /> : null;
+    case 'old-paint':
+      return part ? <OldPaintAnswers piece={piece} part={part} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} /> : null;
     case 'features':
       return part ? (
         <Several
@@ -87,9 +93,9 @@ export function WalkAnswers({ piece, question, onAnswer }: Props) {
     case 'pictures':
       return <Elsewhere text="Add them below, each in its view." done="Every side is there" {...{ piece, onAnswer }} />;
     case 'missing':
-      return <Missing piece={piece} onAnswer={onAnswer} />;
+      return <Missing piece={piece} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} />;
     case 'belongs':
-      return <Belongs piece={piece} onAnswer={onAnswer} />;
+      return <Belongs piece={piece} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} />;
   }
 }
 
@@ -99,13 +105,31 @@ const LIMITS: readonly { readonly limit: Limit; readonly label: string; readonly
   { limit: 'to-bare', label: 'To bare metal', hint: 'no old paint is kept' },
 ];
 
-type Press = { readonly label: string; readonly hint?: string; readonly piece: Piece };
+type Press = {
+  readonly label: string;
+  readonly hint?: string;
+  readonly piece: Piece /** Leaves the question open. */;
+  readonly open?: boolean;
+};
 
-function Presses({ answers, onAnswer }: { answers: readonly Press[]; onAnswer: Props['onAnswer'] }) {
+function Presses({
+  answers,
+  onAnswer,
+  onLeaveOpen = onAnswer,
+}: {
+  answers: readonly Press[];
+  onAnswer: Props['onAnswer'];
+  onLeaveOpen?: Props['onLeaveOpen'];
+}) {
   return (
     <div className="mt-3 flex flex-wrap gap-2">
       {answers.map((answer) => (
-        <button key={answer.label} type="button" className="chip !min-h-12" onClick={() => onAnswer(answer.piece, 'Noted.')}>
+        <button
+          key={answer.label}
+          type="button"
+          className="chip !min-h-12"
+          onClick={() => (answer.open ? onLeaveOpen(answer.piece, 'Not known: it stays open.') : onAnswer(answer.piece, 'Noted.'))}
+        >
           <span className="text-left">
             {answer.label}
             {answer.hint && <span className="second block text-small">{answer.hint}</span>}
@@ -125,12 +149,35 @@ const FINISHES: readonly { readonly finish: OldFinish; readonly coats?: number; 
   { finish: 'unknown', label: 'Cannot tell' },
 ];
 
-function FinishAnswers({ piece, part, onAnswer }: { piece: Piece; part: Part; onAnswer: Props['onAnswer'] }) {
+type OfPart = AnswerProps & { readonly part: Part };
+
+function FinishAnswers({ piece, part, onAnswer, onLeaveOpen }: OfPart) {
+  const answers = FINISHES.map(({ finish, coats, label }) => ({
+    label,
+    piece: withPart(piece, part.id, { finish, oldCoats: coats }),
+    open: finish === 'unknown',
+  }));
+  return <Presses answers={answers} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} />;
+}
+
+/** What the old paint is, with what the thinner rub showed. */
+function OldPaintAnswers({ piece, part, onAnswer, onLeaveOpen }: OfPart) {
+  const [rub, setRub] = useState(part.rub);
+  const answers = OLD_PAINTS.map((oldPaint) => ({
+    label: OLD_PAINT_LABELS[oldPaint],
+    piece: withPart(piece, part.id, { oldPaint, ...(rub ? { rub } : {}) }),
+    open: oldPaint === 'unknown',
+  }));
   return (
-    <Presses
-      answers={FINISHES.map(({ finish, coats, label }) => ({ label, piece: withPart(piece, part.id, { finish, oldCoats: coats }) }))}
-      onAnswer={onAnswer}
-    />
+    <div className="mt-3 space-y-2">
+      <Chips
+        legend="The rub, if you tried it"
+        options={Object.entries(RUB_LABELS).map(([value, label]) => ({ value: value as NonNullable<Part['rub']>, label }))}
+        value={rub}
+        onChange={setRub}
+      />
+      <Presses answers={answers} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} />
+    </div>
   );
 }
 

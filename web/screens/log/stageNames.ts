@@ -1,0 +1,31 @@
+import type { WorkStage } from '#core/facts/index';
+
+/** Each kind of work as done. */
+export const STAGE_NAMES: Readonly<Record<WorkStage, string>> = {
+  teardown: 'Taken apart',
+  wash: 'Washed',
+  'test-patch': 'Test patch set',
+  strip: 'Stripped',
+  'strip-on': 'Stripper on',
+  'strip-off': 'Old paint off',
+  'metal-prep': 'Metal prep',
+  repair: 'Repaired',
+  'dry-fit': 'Tried together, bare',
+  prep: 'Sanded',
+  clean: 'Cleaned and wiped',
+  mix: 'Mixed',
+  promoter: 'Promoter on',
+  mask: 'Masked',
+  unmask: 'Tape off',
+  flat: 'Flatted',
+  look: 'Looked at',
+  fit: 'Fitted together',
+  coat: 'Coated',
+  'material-test': 'Material tested',
+  corner: 'Corner cleaned',
+  'touch-in': 'Losses touched in',
+  'bare-care': 'Bare metal finished',
+  'scrap-test': 'Tried on scrap',
+  rinse: 'Washed and dried',
+  age: 'Aged on purpose',
+};
