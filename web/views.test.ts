@@ -121,7 +121,12 @@ describe('a duplicate', () => {
     expect(copy.parts.map((part) => part.pegs[0])).toEqual([4, 5, 6]);
     const idsOf = (piece: typeof tram) => piece.parts.flatMap((part) => [part.id, ...part.layers.map((layer) => layer.id)]);
     expect(idsOf(copy).filter((id) => idsOf(tram).includes(id))).toEqual([]);
-    const both = { ...facts, pieces: [tram, copy] };
+    expect(copy.parcels.map(({ name, arrived, orderedAt }) => [name, arrived, orderedAt])).toEqual(
+      tram.parcels.map(({ name }) => [name, false, undefined]),
+    );
+    expect([copy.spares, copy.bags]).toEqual([undefined, undefined]);
+    const here = { ...copy, parcels: copy.parcels.map((parcel) => ({ ...parcel, arrived: true })) };
+    const both = { ...facts, pieces: [tram, here] };
     expect(plan({ facts: both, now: NOW, conditions: conditionsOf(both, NOW) }).pieces.every((piece) => piece.likely !== null)).toBe(true);
   });
 });

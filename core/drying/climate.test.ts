@@ -58,6 +58,44 @@ describe('the air of a place', () => {
   });
 });
 
+describe('a part measured by itself', () => {
+  it('counts in place of the air less two degrees, and is forgotten with the reading', () => {
+    const assumed = conditionsOf(facts([reading(5, 20, 60)]), NOW).shed;
+    const warm = conditionsOf(facts([{ ...reading(5, 20, 60), surfaceC: 24 }]), NOW).shed;
+    const cold = conditionsOf(facts([{ ...reading(5, 20, 60), surfaceC: 13 }]), NOW).shed;
+    expect(airAt(warm, NOW).dewMarginC - airAt(assumed, NOW).dewMarginC).toBeCloseTo(6, 1);
+    expect(airAt(cold, NOW).dewMarginC - airAt(assumed, NOW).dewMarginC).toBeCloseTo(-5, 1);
+    expect(airVerdict(airAt(cold, NOW), { minC: 10, maxC: 32, maxRh: 80 }).verdict).toBe('stop');
+    const later = NOW + 8 * 1440;
+    expect(airAt(warm, later).dewMarginC - airAt(assumed, later).dewMarginC).toBeCloseTo(0, 1);
+  });
+});
+
+describe('daylight', () => {
+  const NOON = Date.UTC(2026, 11, 1, 12) / 60_000;
+  const yardFacts = (kind: 'outdoors' | 'shed', more: Partial<Facts['readings'][number]> = {}): Facts => {
+    const own = facts([]);
+    return {
+      ...own,
+      places: [{ ...own.places[0], kind }],
+      readings: Object.keys(more).length > 0 ? [{ ...reading(0, 18, 50), at: toIso(NOON), ...more }] : [],
+    };
+  };
+  const range = { minC: 5, maxC: 40, maxRh: 90 };
+  it('is needed in the open, where a lamp does for a shed', () => {
+    const night = NOON + 12 * 60;
+    expect(airVerdict(airAt(conditionsOf(yardFacts('outdoors'), NOON).shed, night), range).because).toContain('dark');
+    expect(airVerdict(airAt(conditionsOf(yardFacts('shed'), NOON).shed, night), range).verdict).not.toBe('stop');
+    expect(airVerdict(airAt(conditionsOf(yardFacts('outdoors'), NOON).shed, NOON), range).verdict).not.toBe('stop');
+    expect(airAt(conditionsOf(yardFacts('outdoors'), NOON).shed, NOON + 400 * 1440 + 12 * 60).dark).toBe(true);
+  });
+  it('wind that was felt counts for some hours', () => {
+    const yard = conditionsOf(yardFacts('outdoors', { windMs: 6 }), NOON).shed;
+    expect(airVerdict(airAt(yard, NOON), range).because).toContain('Wind of 6.0 m/s');
+    expect(airAt(yard, NOON + 8 * 60).windMs).toBeUndefined();
+  });
+});
+
 describe('in the open', () => {
   const yard = (windMs: (number | null)[] | undefined, kind: 'outdoors' | 'shed' = 'outdoors'): Facts => {
     const known = facts([], false);

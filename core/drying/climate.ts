@@ -4,6 +4,7 @@ import { DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index
 import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts';
 import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 import type { Mechanism } from './familyRow.ts';
+import { darkHours, guessedPosition } from './daylight.ts';
 import { seriesAt, seriesText, windAt } from './series.ts';
 
 /** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */
@@ -21,6 +22,10 @@ export type PlaceAir = {
   readonly windMs?: readonly (number | null)[];
   /** Air movement over the parts; absent: still. */
   readonly air?: AirMovement;
+  /** Hours without daylight, in the open; absent indoors, where there are lamps. */
+  readonly dark?: readonly boolean[];
+  /** How much warmer a part was measured than the 2 °C below the air it is taken to be, hour by hour; absent: never measured. */
+  readonly warmerC?: readonly number[];
 };
 
 const DAYS_AHEAD = 14;
@@ -75,21 +80,32 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
   const atReading = latest ? baseAt(toMinute(latest.at)) : null;
   const offset = fresh && atReading ? { tempC: latest.airC - atReading.tempC, rh: latest.rh - atReading.rh } : { tempC: 0, rh: 0 };
   const hours = (DAYS_BACK + DAYS_AHEAD) * 24;
+  const measuredC = fresh && latest?.surfaceC !== undefined ? latest.surfaceC - assumedSurface(latest.airC) : undefined;
   const tempC: number[] = [];
   const rh: number[] = [];
+  const warmerC: number[] = [];
   for (let hour = 0; hour < hours; hour++) {
     const minute = start + hour * HOUR;
     const usual = baseAt(minute);
     const weight = fresh ? Math.exp(-Math.abs(minute - now) / HOUR / MEMORY_HOURS) : 0;
     tempC.push(usual.tempC + weight * offset.tempC);
     rh.push(Math.min(100, Math.max(5, usual.rh + weight * offset.rh)));
+    warmerC.push(weight * (measuredC ?? 0));
   }
   const inTheOpen = place.kind === 'outdoors' || place.kind === 'balcony';
+  const felt = fresh ? latest?.windMs : undefined;
+  const windOf = (hour: number): number | null => {
+    const minute = start + hour * HOUR;
+    if (felt !== undefined && Math.abs(minute - now) <= READING_TRUSTED_FOR) return felt;
+    return forecast ? windAt(forecast, minute) : null;
+  };
   return {
     start,
     tempC,
     rh,
-    ...(inTheOpen && forecast ? { windMs: tempC.map((_, hour) => windAt(forecast, start + hour * HOUR)) } : {}),
+    ...(inTheOpen && (forecast || felt !== undefined) ? { windMs: tempC.map((_, hour) => windOf(hour)) } : {}),
+    ...(inTheOpen ? { dark: darkHours(start, hours, place.position ?? guessedPosition(timeZone, now)) } : {}),
+    ...(measuredC === undefined ? {} : { warmerC }),
     measured: Boolean(fresh),
     rests: restsOn(place, latest, age, Boolean(fresh), forecast && seriesText(forecast, now)),
   };
@@ -112,15 +128,32 @@ export type AirNow = {
   readonly dewMarginC: number;
   /** m/s in the open; absent where nothing is known of it. */
   readonly windMs?: number;
+  /** In the open, without daylight. */
+  readonly dark?: boolean;
 };
 
-/** Temperature, humidity and dew margin (assumed surface) at a moment. */
+/** Temperature, humidity and dew margin (measured or assumed surface) at a moment. */
 export function airAt(air: PlaceAir, at: Minute): AirNow {
   const hour = Math.max(0, (at - air.start) / HOUR);
   const [airC, rh] = [valueAt(air.tempC, hour), valueAt(air.rh, hour)];
   const dewPointC = dewPoint(airC, rh);
   const windMs = air.windMs?.[Math.floor(hour)] ?? null;
-  return { airC, rh, dewPointC, dewMarginC: assumedSurface(airC) - dewPointC, ...(windMs === null ? {} : { windMs }) };
+  const surfaceC = assumedSurface(airC) + (air.warmerC ? valueAt(air.warmerC, hour) : 0);
+  return {
+    airC,
+    rh,
+    dewPointC,
+    dewMarginC: surfaceC - dewPointC,
+    ...(darkAt(air.dark, hour) ? { dark: true } : {}),
+    ...(windMs === null ? {} : { windMs }),
+  };
+}
+
+/** Past the hours known the last day repeats, as with the air. */
+function darkAt(dark: readonly boolean[] | undefined, hour: number): boolean {
+  if (!dark) return false;
+  const whole = Math.floor(hour);
+  return dark[whole < dark.length ? whole : dark.length - 24 + ((whole - dark.length) % 24)];
 }
 
 export type SprayRange = { readonly minC: number; readonly maxC: number; readonly maxRh: number };
@@ -140,8 +173,9 @@ export type AirVerdict = { readonly verdict: 'sits' | 'care' | 'stop'; readonly 
 const CALM_MS = 1;
 const MOST_WIND_MS = 3;
 
-/** Whether a coat may be sprayed in this air: temperature, dew margin and wind stop, humidity is care up to 10 points over. */
+/** Whether a coat may be sprayed in this air: darkness, temperature, dew margin and wind stop, humidity is care up to 10 points over. */
 export function airVerdict(air: AirNow, range: SprayRange): AirVerdict {
+  if (air.dark) return { verdict: 'stop', because: 'It is dark there: a wet edge is not seen without daylight.' };
   if (air.airC < range.minC || air.airC > range.maxC) {
     return { verdict: 'stop', because: `${air.airC.toFixed(1)} °C is outside ${range.minC}–${range.maxC} °C.` };
   }

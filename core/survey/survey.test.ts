@@ -2,6 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { type Face, faceSchema, newPart, newPiece, type Part, type Piece } from '#core/facts/index';
 import {
   answered,
+  isPassedOver,
+  leftOpen,
+  partBeside,
+  resized,
   areaMm2,
   facesOfMesh,
   facesOfShape,
@@ -85,12 +89,13 @@ describe('reassembly', () => {
       fastenings: [{ id: 's', kind: 'screw', a: 'seat', b: 'shell', count: 2, note: '', behind: 'lid' }],
       ...(fitted ? { fitOrder: fitted } : {}),
     });
-  it('is the reverse of teardown unless changed', () => {
-    expect(fitOrder(three()).map((own) => own.id)).toEqual(['lid', 'seat', 'shell']);
+  it('begins with the body and shuts nothing in, unless changed', () => {
+    expect(fitOrder(three()).map((own) => own.id)).toEqual(['shell', 'seat', 'lid']);
+    expect(unreachableLater(three())).toEqual([]);
     expect(fitOrder(three(['shell', 'seat', 'lid'])).map((own) => own.id)).toEqual(['shell', 'seat', 'lid']);
   });
   it('says what could not be reached any more', () => {
-    expect(unreachableLater(three())[0]?.text).toContain('fit lid after it');
+    expect(unreachableLater(three(['lid', 'seat', 'shell']))[0]?.text).toContain('fit lid after it');
     expect(unreachableLater(three(['shell', 'seat', 'lid']))).toEqual([]);
   });
 });
@@ -119,6 +124,74 @@ describe('the walk', () => {
     const after = answered(one, 'material:shell');
     expect(after.guesses).toEqual([]);
     expect(open(after).map((question) => question.key)).not.toContain('material:shell');
+  });
+  it.each(['lead', 'material:shell', 'stops'])('keeps %s open when it is passed over or not known, and its guess with it', (key) => {
+    const guessed = { ...one, guesses: ['lead', 'material:shell'] };
+    const passed = leftOpen(guessed, key);
+    expect(passed.guesses).toEqual(guessed.guesses);
+    expect(isPassedOver(passed, key)).toBe(true);
+    expect(open(passed).map((question) => question.key)).toContain(key);
+    const known = answered(passed, key);
+    expect(isPassedOver(known, key)).toBe(false);
+    expect(open(known).map((question) => question.key)).not.toContain(key);
+    expect(open(leftOpen(known, key)).map((question) => question.key)).toContain(key);
+  });
+  it('asks what the old paint is wherever there is some that may go or stay', () => {
+    const keys = (more: Partial<Part>) => open(piece([part('shell', { finish: 'sound', ...more })])).map((question) => question.key);
+    expect(keys({})).toContain('old-paint:shell');
+    expect(keys({ oldPaint: 'household' })).not.toContain('old-paint:shell');
+    expect(keys({ finish: 'bare' })).not.toContain('old-paint:shell');
+    expect(keys({ printed: true })).not.toContain('old-paint:shell');
+  });
+});
+
+describe('a part added by hand', () => {
+  let ids = 0;
+  const newId = () => `new-${++ids}`;
+  const layer = {
+    id: 'l',
+    wanted: { family: 'acrylic-lacquer', role: 'colour', name: 'red', lab: { l: 40, a: 50, b: 30 } },
+    coats: 2,
+    covers: 'all',
+  } as const;
+  it('takes the system of the largest painted part and a size from the piece, all of it guessed', () => {
+    const small = part('lamp', { faces: [face({ longMm: 8, shortMm: 4 })] });
+    const { part: fresh, guesses } = partBeside(piece([small, part('shell', { layers: [layer] })], { longestMm: 200 }), newId);
+    expect(fresh.layers.map((own) => [own.wanted?.name, own.coats, own.covers])).toEqual([['red', 2, 'all']]);
+    expect(fresh.layers[0].id).not.toBe('l');
+    expect(fresh.faces[0].longMm).toBe(60);
+    expect(guesses.map((guess) => guess.split(':')[0])).toEqual(['material', 'finish', 'size', 'coats']);
+  });
+  it('has no coats where nothing is painted', () => {
+    expect(partBeside(piece([part('shell', { layers: [] })]), newId).part.layers).toEqual([]);
+    expect(partBeside(piece([part('pane', { layers: [layer], staysClear: true })]), newId).part.layers).toEqual([]);
+  });
+});
+
+describe('a part sized anew', () => {
+  let ids = 0;
+  const newId = () => `sized-${++ids}`;
+  const zoned = part('shell', {
+    zones: [
+      { id: 'up', name: 'Upper' },
+      { id: 'low', name: 'Lower' },
+    ],
+    faces: [
+      face({ id: 'a', zoneId: 'up', longMm: 100, shortMm: 30, count: 1 }),
+      face({ id: 'b', zoneId: 'low', longMm: 100, shortMm: 10, count: 1, seen: false }),
+    ],
+    edges: [{ a: 'up', b: 'low', mm: 200, curve: 'straight' }],
+  });
+  it('keeps its zones and the share each had', () => {
+    const { faces, edges } = resized(zoned, [{ longMm: 200, shortMm: 80, count: 2 }], newId);
+    const area = (zoneId: string) => partAreaCm2({ ...zoned, faces: faces.filter((own) => own.zoneId === zoneId) });
+    expect(area('up') / area('low')).toBeCloseTo(3, 6);
+    expect(area('up') + area('low')).toBeCloseTo(320, 6);
+    expect(faces.map((own) => [own.zoneId, own.seen])).toEqual([
+      ['up', true],
+      ['low', false],
+    ]);
+    expect(edges[0].mm).toBe(400);
   });
 });
 

@@ -3,7 +3,7 @@ import { type Activity, benchIntervals, type FreeInterval, type Gap, type Schedu
 import { gapOf } from '../steps/index.ts';
 import type { PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
-import { airOf } from './air.ts';
+import { SprayAir } from './air.ts';
 import { pressure } from './urgency.ts';
 
 /** Clean-up and set-up between two paints in the booth (BRIEF §12). */
@@ -21,7 +21,7 @@ export function scheduleSteps(
   const ids = new Set(live.map((step) => step.id));
   const agreed = facts.agreed[0]?.starts ?? {};
   const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now)]));
-  const air = airOf(conditions, workshop.sprayPlaceId, now);
+  const air = new SprayAir(conditions, workshop.sprayPlaceId, now, facts);
   const activities: Activity[] = live.map((step) => {
     const put = history.notBefore.get(step.id);
     const later = Math.max(step.notBefore ?? 0, put ?? 0);
@@ -31,12 +31,26 @@ export function scheduleSteps(
       mix: step.coat?.mix,
       priority: (urgency.get(step.pieceId) ?? 0) + (agreed[step.id] ? -60 : 0),
       ...(later > 0 ? { notBefore: later, notBeforeWhy: put && put >= (step.notBefore ?? 0) ? 'you put it off' : step.notBeforeWhy } : {}),
-      ...(step.coat && step.coat.hand !== 'brush' ? { nextAir: air(step.coat.family, step.coat.productId, facts) } : {}),
+      ...(step.coat && step.coat.hand !== 'brush' ? { nextAir: air.next(step.coat) } : {}),
     };
   });
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
   const usable = holdWindowsTogether(live, gaps).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
-  return schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES });
+  return withAirNamed(
+    schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES }),
+    live,
+    air,
+  );
+}
+
+/** Where the air held a coat, its reason names what was wrong with it. */
+function withAirNamed(result: Schedule, steps: readonly Step[], air: SprayAir): Schedule {
+  const placed = new Map(result.placed);
+  for (const { id, coat } of steps) {
+    const own = placed.get(id);
+    if (coat && own?.hold.by === 'conditions') placed.set(id, { ...own, hold: { ...own.hold, text: air.whyNotSooner(coat, own.start) } });
+  }
+  return { ...result, placed };
 }
 
 /**
