@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { ownedFamilies } from '#core/buying/index';
 import { knownIn, remediesFor } from '#core/coats/index';
 import { conditionsOf } from '#core/drying/index';
 import { type Facts, type Problem, shiftFile } from '#core/facts/index';
@@ -67,8 +68,9 @@ function workshopText(file: Buffer): string {
 
 function planned(facts: Facts, now: number) {
   const result = plan({ facts, now, conditions: conditionsOf(facts, now) });
+  const owned = ownedFamilies(facts);
   const rows = checkRows(result, facts, ({ joint }) =>
-    remediesFor(joint.below, joint.above, knownIn(joint.answer)).map((remedy) => `${remedy.text} (${remedy.verdict})`),
+    remediesFor(joint.below, joint.above, knownIn(joint.answer), owned).map((remedy) => `${remedy.text} (${remedy.verdict})`),
   );
   return { result, rows };
 }

@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { finishSchema, materialSchema, type Material, plain, staysOf, stripMethodSchema } from '#core/facts/index';
 import { GRAIN_UM, gritLadder, GRITS, gritsToBuy, type NextCoat, scratchUm } from '#core/prep/index';
 import { applicationsOf, dwellOn, dwells, followUpsOf, PRACTICE, stripMethods, type StripVerdict, stripVerdict } from '#core/strip/index';
@@ -73,7 +74,7 @@ export const ladderQuestion = question(
       return { impossible: buy[0], buy, because, ...shared };
     }
     const wide = ladder.ratios.some((ratio) => ratio > 2 + 1e-9);
-    const because = `${ladder.grits.length} ${ladder.grits.length === 1 ? 'paper' : 'papers'}: each at most ${wide ? '2.5 times (care, the papers owned allow no better)' : 'twice'} as fine as the last.`;
+    const because = `${counted(ladder.grits.length, 'paper')}: each at most ${wide ? '2.5 times (care, the papers owned allow no better)' : 'twice'} as fine as the last.`;
     return { ...ladder, scratchUm: ladder.grits.map((grit) => scratchUm(grit)), because, ...shared };
   },
 );

@@ -1,5 +1,5 @@
 import { paintIn } from '#core/amounts/index';
-import { type Can, type Facts, type LaidCoat, standingEvents } from '#core/facts/index';
+import { type Can, type Facts, type Family, type LaidCoat, standingEvents } from '#core/facts/index';
 import { toMinute } from '#core/units/index';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
@@ -79,4 +79,11 @@ function paintOf(coat: LaidCoat, facts: Facts): number {
 /** mL of a product that will still come out of its cans. */
 export function usableMl(cans: readonly ShelfCan[], productId: string, residue: number): number {
   return cans.filter((can) => can.productId === productId).reduce((sum, can) => sum + Math.max(0, can.leftMl - residue * can.packMl), 0);
+}
+
+/** The families of which some paint is on the shelf: an empty can is no paint. */
+export function ownedFamilies(facts: Facts): Family[] {
+  const left = shelfCans(facts).filter((can) => can.leftMl > 0);
+  const sheetIds = left.map((can) => facts.products.find((product) => product.id === can.productId)?.sheetId);
+  return [...new Set(facts.sheets.filter((sheet) => sheetIds.includes(sheet.id)).map((sheet) => sheet.family))];
 }

@@ -101,7 +101,7 @@ function windowFinding(below: Below, above: Above): Finding | null {
   const aged = agedLacquer(below, above);
   if (aged) return aged;
   const when = below.state === 'fresh' ? 'in its window' : 'dry again';
-  return { verdict: 'sits', rule: '2 same family', because: `${name[0].toUpperCase()}${name.slice(1)} on itself, ${when}.` };
+  return { verdict: 'sits', rule: '2 same family', because: `${name[0].toUpperCase()}${name.slice(1)} goes on itself, ${when}.` };
 }
 
 /** Rule 4. */

@@ -132,7 +132,7 @@ function overLacquerPrimer(below: Below, above: Above): Finding | null {
   if (below.family !== 'lacquer-primer' || above.role === 'clear' || above.family === 'etch-primer') return null;
   const primer = above.role?.endsWith('primer') || above.family === 'epoxy-primer';
   if (primer || (below.state !== 'dry' && below.state !== 'cured')) return null;
-  return agedLacquer(below, above) ?? named('sits', 'Colour over dry lacquer primer.');
+  return agedLacquer(below, above) ?? named('sits', 'Colour sits over dry lacquer primer.');
 }
 
 function withinLacquers(below: Below, above: Above): Finding | null {

@@ -1,3 +1,4 @@
+import { capital, counted } from '#core/units/index';
 import { coatsToHide } from '#core/coats/index';
 import type { Curve, Edge, Family, Lab } from '#core/facts/index';
 
@@ -91,7 +92,7 @@ export function bestOrder(zones: readonly OrderZone[], edges: readonly Edge[], g
     order: best.order.map((zone) => zone.id),
     cost: best.cost,
     parts,
-    because: reason(best, runnerUp, zones),
+    because: reason(best, runnerUp),
     ...(runnerUp ? { runnerUp: { order: runnerUp.order.map((zone) => zone.id), cost: runnerUp.cost } } : {}),
   };
 }
@@ -119,14 +120,15 @@ function cheapestFrom(first: OrderZone, zones: readonly OrderZone[], edges: read
   return layer.get((1 << others.length) - 1) as Found;
 }
 
-function reason(best: Found, runnerUp: Found | undefined, zones: readonly OrderZone[]): string {
-  const name = (id: string) => zones.find((zone) => zone.id === id)?.name ?? id;
+function reason(best: Found, runnerUp: Found | undefined): string {
   const first = best.order[0];
   if (!runnerUp) return `${first.name} is the only colour.`;
   const saved = runnerUp.cost - best.cost;
-  const rival = name(runnerUp.order[0].id);
-  const light = first.lab.l > runnerUp.order[0].lab.l;
+  // The orders may begin alike: what is compared is where they part.
+  const parts = best.order.findIndex((zone, index) => zone.id !== runnerUp.order[index].id);
+  const [own, rival] = [best.order[parts], runnerUp.order[parts]];
+  const light = own.lab.l > rival.lab.l;
   if (saved < 0.5)
-    return `${first.name} first: both orders cost the same, ${light ? 'and light goes before dark' : `${rival} could as well`}.`;
-  return `${first.name} first saves ${Math.round(saved)} evening-minutes over ${rival} first${light ? ': light before dark needs fewer coats' : ''}.`;
+    return `${capital(own.name)} goes before ${rival.name}: both orders cost the same${light ? ', and light goes before dark' : ''}.`;
+  return `${capital(own.name)} before ${rival.name} saves ${counted(Math.round(saved), 'evening minute')}${light ? ': light before dark needs fewer coats' : ''}.`;
 }

@@ -18,7 +18,7 @@ import {
   waitForPaint,
   withWindows,
 } from './dates/index.ts';
-import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext } from './films/index.ts';
+import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
 import { coatKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
@@ -53,7 +53,8 @@ export type PlanInput = {
  * The whole plan from facts alone: the same facts, moment, air and seed give the same plan everywhere.
  * @throws RangeError without a workshop: there is nobody to plan for yet
  */
-export function plan({ facts, now, conditions, seed = DEFAULT_SEED, stayMinutes, datesOf }: PlanInput): Plan {
+export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayMinutes, datesOf }: PlanInput): Plan {
+  const facts = settledFacts(known);
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
   const clocks = clocksOf(conditions);

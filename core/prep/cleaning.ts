@@ -63,7 +63,7 @@ export function cleaningPlan(
     'tack cloth with a light hand, then spray',
   ];
   const forbidden = CLEANERS.flatMap((cleaner) => {
-    if (cleaner.notOn.includes(material)) return [{ name: cleaner.name, why: `not on ${cleaner.notOnText}` }];
+    if (cleaner.notOn.includes(material)) return [{ name: cleaner.name, why: `it is not used on ${cleaner.notOnText}` }];
     if (keepsPaint && cleaner.name === 'acetone') return [{ name: cleaner.name, why: 'it takes the paint that stays' }];
     if (below && HOBBY_ACRYLICS.includes(below) && cleaner.name === 'isopropyl alcohol')
       return [{ name: cleaner.name, why: 'it dissolves hobby acrylic' }];

@@ -18,21 +18,21 @@ export const DESTINATIONS = [
 
 export function Header() {
   return (
-    <header className="noprint flex h-12 items-center gap-4 border-b border-hairline bg-header px-4 sm:gap-8 sm:px-6">
+    <header className="noprint flex flex-wrap items-center gap-x-4 border-b border-hairline bg-header px-4 py-1 sm:h-12 sm:flex-nowrap sm:gap-8 sm:px-6 sm:py-0">
       <a href="#main" className="sr-only focus:not-sr-only">
         To the page
       </a>
       <NavLink to="/" className="flex items-baseline gap-1 text-[20px] font-[750] text-ink" aria-label="Enamelos, to the bench">
         Enamelos <span className="inline-block size-[10px] rounded-full border-[2.5px] border-ink" aria-hidden />
       </NavLink>
-      <nav aria-label="Destinations" className="flex h-full min-w-0 gap-5 overflow-x-auto sm:gap-6">
+      <nav aria-label="Destinations" className="flex min-w-0 flex-wrap gap-x-4 sm:h-full sm:flex-nowrap sm:gap-6">
         {DESTINATIONS.map(({ to, name }) => (
           <NavLink
             key={to}
             to={to}
             end={to === '/'}
             className={({ isActive }) =>
-              `flex h-full shrink-0 items-center border-b-2 ${isActive ? 'border-ink font-[650] text-ink' : 'border-transparent text-second hover:text-ink'}`
+              `flex min-h-9 shrink-0 items-center sm:h-full border-b-2 ${isActive ? 'border-ink font-[650] text-ink' : 'border-transparent text-second hover:text-ink'}`
             }
           >
             {name}

@@ -3,6 +3,7 @@ import { Dialog, VisuallyHidden } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { DESTINATIONS } from './Header.tsx';
+import { SECTION_NAMES } from '../screens/job-sheet/sectionNames.ts';
 import { usePlan } from './PlanContext.tsx';
 import { applyTheme } from './theme.ts';
 
@@ -81,6 +82,13 @@ export function Palette() {
                     {piece.name}
                   </Row>
                 ))}
+                {facts.pieces.flatMap((piece) =>
+                  SECTION_NAMES.map(({ key, name }) => (
+                    <Row key={`${piece.id} ${key}`} onSelect={() => go(`/pieces/${piece.id}/${key}`)}>
+                      {`${piece.name}: ${name}`}
+                    </Row>
+                  )),
+                )}
                 {(['light', 'dark', 'system'] as const).map((theme) => (
                   <Row
                     key={theme}

@@ -11,3 +11,4 @@ export { evidenceOf } from './evidence.ts';
 export { attemptOf, partSentBack, type SentBack, sentBackOf } from './sentBack.ts';
 export { learnedFactor } from './learning.ts';
 export { whenRefused } from './whenDone.ts';
+export { settledFacts } from './settled.ts';

@@ -208,7 +208,7 @@ function addPatch(chain: StepChain, _context: PlanContext, round: Round, patch: 
       hazards,
       title: `Old paint off, rinse${several ? `,${several}` : ''}${roundText(round)}`,
       minutes: Math.max(5, offMinutes(method, size, number) / patches),
-      because: 'Crevices, undersides and inside corners too.',
+      because: 'Old paint is looked for in crevices, undersides and inside corners too.',
       detail: `plastic scraper on soft metal; rinse${PRACTICE[method].bath ? ' until neutral' : ''}, dry${flashRusts(chain.of.part) ? ' at once by warm air' : ''}; ${durationText(most)} on at the most`,
       looks: looksAt(dwellMinutes),
       ...(patch === patches ? { asks: { kind: 'stripped' as const, method, application: number } } : {}),

@@ -1,6 +1,6 @@
 import { type JointAnswer, PRIMER_SHADES, resolveLayer } from '#core/coats/index';
 import { type Facts, type Layer, newPart, newPiece, type Part, type Piece } from '#core/facts/index';
-import { type Minute, toIso } from '#core/units/index';
+import { counted, type Minute, toIso } from '#core/units/index';
 import type { JointOfPart } from '../verdicts/index.ts';
 
 /** Sample boards: small tiles of the real material with the exact stack, one variable apart, planned like a piece (BRIEF §10). */
@@ -94,7 +94,7 @@ const VARIANTS: Record<Exclude<Varies, 'joint'>, (layers: readonly Layer[], fact
     return [coats - 1, coats, coats + 1]
       .filter((count) => count >= 1 && count <= 12)
       .map((count) => ({
-        name: `${count} ${count === 1 ? 'coat' : 'coats'}`,
+        name: `${counted(count, 'coat')}`,
         layers: layers.map((layer, index) => (index === at ? { ...layer, coats: count } : layer)),
       }));
   },

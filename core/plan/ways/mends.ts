@@ -1,3 +1,4 @@
+import { ownedFamilies } from '#core/buying/index';
 import { knownIn, isBetter, type JointVerdict, remediesFor } from '#core/coats/index';
 import type { Conditions } from '#core/drying/index';
 import type { Facts, Lab, Layer, Piece } from '#core/facts/index';
@@ -18,7 +19,7 @@ export type Mended = {
   readonly money: number;
 };
 
-/** Mends of one joint of a piece, best verdict first, then soonest, then cheapest. */
+/** Mends of one joint of a piece in the order of the remedies, cheapest first: priced, dated or dropped here, never added. */
 export function pricedMends(
   piece: Piece,
   entry: Pick<JointOfPart, 'partId' | 'layerId' | 'joint'>,
@@ -31,7 +32,8 @@ export function pricedMends(
   const part = piece.parts.find((own) => own.id === entry.partId);
   if (!part) return [];
   const asIs = pricedOf('as it stands', plan({ facts, now, conditions, datesOf: [piece.id] }), piece.id);
-  const mended = remediesFor(entry.joint.below, entry.joint.above, knownIn(entry.joint.answer)).flatMap((remedy): Mended[] => {
+  const owned = ownedFamilies(facts);
+  return remediesFor(entry.joint.below, entry.joint.above, knownIn(entry.joint.answer), owned).flatMap((remedy): Mended[] => {
     const layers = layersMended({ ...remedy, lab }, part, entry.layerId, newId);
     if (!layers) return [];
     const changed: Piece = { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? { ...part, layers } : own)) };
@@ -42,12 +44,6 @@ export function pricedMends(
     const days = way.likely === null || asIs.likely === null ? null : Math.round((way.likely - asIs.likely) / 1440);
     return [{ text: remedy.text, verdict, layers, way, days, money: way.money - asIs.money }];
   });
-  return mended.sort(
-    (a, b) =>
-      rank(a.verdict) - rank(b.verdict) ||
-      (a.way.likely ?? Number.POSITIVE_INFINITY) - (b.way.likely ?? Number.POSITIVE_INFINITY) ||
-      a.money - b.money,
-  );
 }
 
 const rank = (verdict: JointVerdict): number => ({ sits: 0, care: 1, stop: 2 })[verdict];

@@ -1,5 +1,5 @@
 import type { PurchaseLine, ShopTotal } from '#core/buying/index';
-import { toIso } from '#core/units/index';
+import { counted, toIso } from '#core/units/index';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
@@ -167,7 +167,7 @@ function Line({ line }: { line: PurchaseLine }) {
         <span className="second block text-small">
           for {users.map((id) => pieceById.get(id)?.name).join(', ')}
           {line.neededBy !== null && ` · needed ${words.day(line.neededBy)}`}
-          {line.leadDays > 0 && ` · ${line.leadDays} ${line.leadDays === 1 ? 'day' : 'days'} to come`}
+          {line.leadDays > 0 && ` · ${counted(line.leadDays, 'day')} to come`}
         </span>
       </span>
       <span className="figure">{words.money(line.price, line.source === 'default')}</span>

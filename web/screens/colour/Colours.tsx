@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { coatsToHide } from '#core/coats/index';
 import { colourWord, hexOf, hidingShare } from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
@@ -65,9 +66,7 @@ export function Colours() {
                         text={`Contrast ${contrast.toFixed(2)}; each coat lets ${Math.round(share * 100)} % through; hidden at 0.02.`}
                         source={product.share === undefined ? 'default' : 'own'}
                       >
-                        <span className="figure">
-                          {coats} {coats === 1 ? 'coat' : 'coats'}
-                        </span>
+                        <span className="figure">{counted(coats, 'coat')}</span>
                       </Why>
                     )}
                   </td>

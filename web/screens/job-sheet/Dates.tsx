@@ -1,4 +1,5 @@
 import { counted, toIso } from '#core/units/index';
+import type { Piece } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
@@ -67,7 +68,12 @@ export function Dates({ piece, view }: SectionProps) {
                   </span>
                   <Why
                     title="Why then?"
-                    text={<WhyThen step={step} before={step.placed?.hold.with ? stepById.get(step.placed.hold.with)?.title : undefined} />}
+                    text={
+                      <WhyThen
+                        step={step}
+                        before={heldByText(step.placed?.hold.with ? stepById.get(step.placed.hold.with) : undefined, piece, facts.pieces)}
+                      />
+                    }
                     source={step.source}
                   >
                     why then?
@@ -121,6 +127,12 @@ export function Dates({ piece, view }: SectionProps) {
       </aside>
     </div>
   );
+}
+
+/** The step that is waited for, with its piece where it is another. */
+function heldByText(before: PlannedStep | undefined, piece: Piece, pieces: readonly Piece[]): string | undefined {
+  if (!before || before.pieceId === piece.id) return before?.title;
+  return `${before.title}, ${pieces.find((own) => own.id === before.pieceId)?.name ?? 'another piece'}`;
 }
 
 function WhyThen({ step, before }: { step: PlannedStep; before?: string }) {

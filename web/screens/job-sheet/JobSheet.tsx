@@ -18,18 +18,19 @@ import { RecordSection } from './RecordSection.tsx';
 import { Strip } from './strip/Strip.tsx';
 import { Survey } from './survey/Survey.tsx';
 import type { SectionProps } from './sectionProps.ts';
+import { SECTION_NAMES, type SectionKey } from './sectionNames.ts';
 import { sectionStates } from './sectionStates.ts';
 
-const SECTIONS: readonly { readonly key: string; readonly name: string; readonly Section: ComponentType<SectionProps> }[] = [
-  { key: 'survey', name: 'Survey', Section: Survey },
-  { key: 'strip', name: 'Strip and prep', Section: Strip },
-  { key: 'coats', name: 'Coats', Section: Coats },
-  { key: 'masking', name: 'Masking', Section: Masking },
-  { key: 'finish', name: 'Finish and fit', Section: Finish },
-  { key: 'dates', name: 'Dates', Section: Dates },
-  { key: 'money', name: 'Money', Section: Money },
-  { key: 'record', name: 'Record', Section: RecordSection },
-];
+const SECTIONS: Readonly<Record<SectionKey, ComponentType<SectionProps>>> = {
+  survey: Survey,
+  strip: Strip,
+  coats: Coats,
+  masking: Masking,
+  finish: Finish,
+  dates: Dates,
+  money: Money,
+  record: RecordSection,
+};
 
 /** One piece on one page in order of work; each section has its address, its state and its next decision. */
 export function JobSheet() {
@@ -38,8 +39,9 @@ export function JobSheet() {
   const words = useWords();
   const piece = pieceById.get(pieceId);
   const view = pieceViewById.get(pieceId);
-  const current = SECTIONS.find((candidate) => candidate.key === section);
-  if (!piece || !view || !current) return <Lost />;
+  const current = SECTION_NAMES.find((candidate) => candidate.key === section);
+  const Section = current && SECTIONS[current.key];
+  if (!piece || !view || !Section) return <Lost />;
   const states = sectionStates(piece, view, plan, facts);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[200px_minmax(0,1fr)]">
@@ -62,7 +64,7 @@ export function JobSheet() {
           title={`${piece.name}, drawn`}
         />
         <nav aria-label="Job sheet" className="mt-2">
-          {SECTIONS.map(({ key, name }) => (
+          {SECTION_NAMES.map(({ key, name }) => (
             <NavLink
               key={key}
               to={`/pieces/${piece.id}/${key}`}
@@ -81,7 +83,7 @@ export function JobSheet() {
       </div>
       <div className="min-w-0">
         <Held view={view} />
-        <current.Section piece={piece} view={view} />
+        <Section piece={piece} view={view} />
       </div>
     </div>
   );

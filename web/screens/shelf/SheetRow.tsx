@@ -74,7 +74,9 @@ export function SheetRow({
             onBlur={() => void keep()}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
-          <span className="figure w-8">{field.unit === 'min' ? '' : field.unit}</span>
+          <span className="figure w-8" aria-hidden>
+            {field.unit === 'min' ? '' : field.unit}
+          </span>
         </label>
       </td>
       <td className={own ? 'font-[650] text-ink' : 'second'}>

@@ -1,7 +1,7 @@
 import { shelfCans, type ShelfCan } from '#core/buying/index';
 import { hexOf } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
-import { parseQuantity, toIso } from '#core/units/index';
+import { counted, parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -23,7 +23,7 @@ export function Shelf() {
         <div className="flex items-baseline gap-4">
           <h1>Paint shelf</h1>
           <span className="second">
-            {cans.length} {cans.length === 1 ? 'can' : 'cans'}, {withCans.length} paints
+            {counted(cans.length, 'can')}, {counted(withCans.length, 'paint')}
           </span>
         </div>
         <AddCan />
@@ -49,7 +49,9 @@ export function Shelf() {
       </ul>
       {others.length > 0 && (
         <details className="sheet mt-5">
-          <summary className="cursor-pointer font-[650] text-ink">Known paints without a can: {others.length}</summary>
+          <summary className="cursor-pointer font-[650] text-ink">
+            Can be planned and bought, no can of it here: {counted(others.length, 'paint')}
+          </summary>
           <ul className="mt-3 grid gap-x-8 gap-y-1 sm:grid-cols-2 lg:grid-cols-3">
             {others.map((product) => (
               <li key={product.id} className="flex items-center gap-2">

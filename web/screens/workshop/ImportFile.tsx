@@ -64,7 +64,7 @@ export function ImportFile() {
               Replace by the file
             </button>
             <button type="button" className="act" onClick={() => setLooked(null)}>
-              Leave it
+              Cancel
             </button>
           </div>
         </div>

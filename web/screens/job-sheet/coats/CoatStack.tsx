@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { hexOf } from '#core/colour/index';
 import type { JointVerdict } from '#core/coats/index';
 import { materialText, type Part } from '#core/facts/index';
@@ -107,7 +108,7 @@ export function CoatStack({
 function detailOf(layer: LayerView): string {
   const where = layer.everywhere ? '' : `${layer.zoneNames.join(', ').toLowerCase()}, `;
   const laid = layer.laidCoats === 0 ? '' : layer.laidCoats >= layer.coats ? ', laid' : `, ${layer.laidCoats} laid`;
-  return `${where}${layer.coats} ${layer.coats === 1 ? 'coat' : 'coats'}${laid}${layer.flatAfter ? `, flat P${layer.flatAfter}` : ''}`;
+  return `${where}${counted(layer.coats, 'coat')}${laid}${layer.flatAfter ? `, flat P${layer.flatAfter}` : ''}`;
 }
 
 function Names({ y, title, detail }: { y: number; title: string; detail: string }) {

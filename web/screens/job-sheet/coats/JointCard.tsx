@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { type Layer, type Part, type Piece, materialText } from '#core/facts/index';
 import type { JointOfPart, LayerView, Mended } from '#core/plan/index';
 import { useEffect, useState } from 'react';
@@ -131,7 +132,7 @@ function Costs({ mend }: { mend: Mended }) {
         : `likely ${words.day(mend.way.likely)}`
       : mend.days === 0
         ? 'the same day'
-        : `${Math.abs(mend.days)} ${Math.abs(mend.days) === 1 ? 'day' : 'days'} ${mend.days < 0 ? 'sooner' : 'later'}`;
+        : `${counted(Math.abs(mend.days), 'day')} ${mend.days < 0 ? 'sooner' : 'later'}`;
   const money = mend.money === 0 ? 'for the same money' : `${words.money(Math.abs(mend.money), true)} ${mend.money < 0 ? 'less' : 'more'}`;
   return (
     <>

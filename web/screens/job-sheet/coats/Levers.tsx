@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { mixFor } from '#core/amounts/index';
 import { clearToBuild, compareShades, glossOf, resolveLayer, sheenLevers, sheenName } from '#core/coats/index';
 import { coatsToTone, hexOf, type Tone, type ToneStep } from '#core/colour/index';
@@ -48,9 +49,7 @@ function Shades({ part, stack }: Props) {
         {rows.map((row) => (
           <tr key={row.name} className="border-t border-hairline">
             <td className="py-1">{row.name}</td>
-            <td className="figure">
-              {row.coats} {row.coats === 1 ? 'coat' : 'coats'}
-            </td>
+            <td className="figure">{counted(row.coats, 'coat')}</td>
             <td className="figure text-right">{words.volume(row.ml)}</td>
             <td className="second pl-3 text-small">{row.suits ? '' : 'too dark for it'}</td>
           </tr>
@@ -141,7 +140,7 @@ function Clear({ part }: Props) {
       <button type="button" className="linklike" onClick={() => setEdges(!edges)}>
         {edges ? 'edges too' : 'flats only'}
       </button>
-      : <span className="figure">{build.um.toFixed(0)} µm</span> of clear, {build.coats} {build.coats === 1 ? 'coat' : 'coats'}. Planned:{' '}
+      : <span className="figure">{build.um.toFixed(0)} µm</span> of clear, {counted(build.coats, 'coat')}. Planned:{' '}
       <span className="figure">{have.toFixed(0)} µm</span>
       {left < 15 ? `: only ${Math.max(0, left).toFixed(0)} µm would stay, burn-through likely.` : ', enough.'}
     </p>
@@ -175,7 +174,7 @@ export function Mixing({ part, stack }: Pick<Props, 'part' | 'stack'>) {
               ))}
             </ul>
             <p className="second text-small">
-              {mix.cups} {mix.cups === 1 ? 'cup' : 'cups'} of 30 mL, a fifth more than the coats take.
+              {counted(mix.cups, 'cup')} of 30 mL, a fifth more than the coats take.
               {mix.inductionMin ? ` Let it stand ${mix.inductionMin} min.` : ''} {mix.warnings.join(' ')}
             </p>
           </div>

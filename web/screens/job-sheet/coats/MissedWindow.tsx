@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import type { Layer, Part, Piece } from '#core/facts/index';
 import { type PricedWay, type Way, withPiece } from '#core/plan/index';
 import { useEffect, useMemo, useState } from 'react';
@@ -15,10 +16,10 @@ export function MissedWindow({ piece, part, onLayers }: { piece: Piece; part: Pa
   const words = useWords();
   const [priced, setPriced] = useState<readonly PricedWay[]>([]);
   const shut = plan.hanging.find((own) => own.pieceId === piece.id && own.partId === part.id)?.state === 'shut';
-  const next = plan.steps.find(
-    (step) => step.coat && step.coat.number > 1 && step.pieceId === piece.id && step.on.some((on) => on.partId === part.id),
-  );
-  const layerId = shut ? next?.coat?.layerId : undefined;
+  const next = plan.steps.find((step) => step.coat && step.pieceId === piece.id && step.on.some((on) => on.partId === part.id));
+  // A layer that has not been begun has no window that could have shut.
+  const begun = next?.coat !== undefined && next.coat.number > 1;
+  const layerId = shut && begun ? next.coat?.layerId : undefined;
   const laid = (next?.coat?.number ?? 1) - 1;
   const branches = useMemo(() => (layerId ? branchesOf(part, layerId, laid) : []), [part, layerId, laid]);
   useEffect(() => {
@@ -71,7 +72,7 @@ function branchesOf(part: Part, layerId: string, laid: number): Branch[] {
   const replaced = (...own: Layer[]) => [...part.layers.slice(0, at), ...own, ...part.layers.slice(at + 1)];
   return [
     { label: 'Wait until it reopens, scuff, go on', layers: [...part.layers] },
-    { label: `Leave it at ${laid} ${laid === 1 ? 'coat' : 'coats'}`, layers: replaced({ ...layer, coats: laid }) },
+    { label: `Leave it at ${counted(laid, 'coat')}`, layers: replaced({ ...layer, coats: laid }) },
     {
       label: 'Sand it back, lay the layer anew',
       layers: replaced({ ...layer, coats: laid, flatAfter: 600 }, { ...layer, id: newId() }),

@@ -1,6 +1,6 @@
 import type { LogEvent, Part, Piece } from '#core/facts/index';
 import type { Preparation, PricedWay } from '#core/plan/index';
-import { toIso } from '#core/units/index';
+import { counted, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
@@ -80,7 +80,7 @@ function GateItem({ piece, part, item }: { piece: Piece; part: Part; item: strin
       <span className="flex items-start justify-between gap-3">
         <span className="leading-snug">{item}</span>
         <button type="button" className="linklike shrink-0 text-small" aria-label={`Not passed: ${item}`} onClick={() => void ask()}>
-          not passed
+          It does not pass
         </button>
       </span>
       {passed && back && (
@@ -112,5 +112,5 @@ function consequence(passed: PricedWay, back: PricedWay): string {
   const minutes = Math.max(0, back.minutes - passed.minutes);
   if (passed.likely === null || back.likely === null) return `${minutes} min`;
   const days = Math.round((back.likely - passed.likely) / 1440);
-  return `${minutes} min, ${days <= 0 ? 'the same likely day' : `${days} ${days === 1 ? 'day' : 'days'} later`}`;
+  return `${minutes} min, ${days <= 0 ? 'the same likely day' : `${counted(days, 'day')} later`}`;
 }

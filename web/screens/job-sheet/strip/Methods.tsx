@@ -1,7 +1,7 @@
 import { type Part, type Piece, plain, type StripMethod } from '#core/facts/index';
 import { bathsOf, type Preparation } from '#core/plan/index';
 import { PRACTICE, type StripOption } from '#core/strip/index';
-import { durationText, toIso } from '#core/units/index';
+import { counted, durationText, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute } from '../../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../../app/useFacts.ts';
@@ -123,7 +123,7 @@ function MethodRow({
           </span>
           <span className="second block text-small">{reason(row)}</span>
           <span className="second block text-small sm:hidden">
-            {row.minutes} min at the bench, {row.days} {row.days === 1 ? 'evening' : 'evenings'}
+            {row.minutes} min at the bench, {counted(row.days, 'evening')}
           </span>
         </td>
         <td className="w-[190px] py-1.5 pr-3 max-sm:hidden">
@@ -150,9 +150,7 @@ function MethodRow({
         <tr className={planned ? 'bg-quiet' : ''}>
           <td colSpan={6} className="pb-3">
             <dl className="grid gap-x-6 gap-y-1 border-l-4 border-hairline pl-3 text-small sm:grid-cols-2">
-              <Detail name="Goes on">
-                {row.applications} {row.applications === 1 ? 'time' : 'times'}
-              </Detail>
+              <Detail name="Goes on">{counted(row.applications, 'time')}</Detail>
               <Detail name="Dwell">
                 {row.dwell
                   ? `first look ${durationText(row.dwell.least)}, usually ${durationText(row.dwell.usual)}, at most ${durationText(row.dwell.most)}`

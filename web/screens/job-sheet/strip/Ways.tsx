@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { type Part, type Piece, plain, type StripMethod } from '#core/facts/index';
 import { type Preparation, type PricedWay, type Way, withPiece } from '#core/plan/index';
 import { useEffect, useState } from 'react';
@@ -63,7 +64,7 @@ function difference(way: PricedWay, than: PricedWay): string {
   const days = Math.round((way.likely - than.likely) / 1440);
   const minutes = way.minutes - than.minutes;
   return [
-    days === 0 ? 'the same day' : `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days < 0 ? 'sooner' : 'later'}`,
+    days === 0 ? 'the same day' : `${counted(Math.abs(days), 'day')} ${days < 0 ? 'sooner' : 'later'}`,
     ...(minutes === 0 ? [] : [`${Math.abs(minutes)} min ${minutes < 0 ? 'less' : 'more'}`]),
   ].join(', ');
 }

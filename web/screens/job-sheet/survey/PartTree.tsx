@@ -1,3 +1,4 @@
+import { counted } from '#core/units/index';
 import { type Part, type Piece, plain } from '#core/facts/index';
 import { unplannedBecause } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
@@ -47,7 +48,7 @@ function underText(part: Part): string {
   return [
     part.alsoMaterial ? `${plain(part.material)} and ${plain(part.alsoMaterial)}` : plain(part.material),
     part.maskedInPlace ? 'masked in place' : (bare ?? (part.finish === 'unknown' ? 'old paint not known' : `old paint ${part.finish}`)),
-    ...(marks > 0 ? [`${marks} ${marks === 1 ? 'mark' : 'marks'}`] : []),
+    ...(marks > 0 ? [`${counted(marks, 'mark')}`] : []),
   ].join(', ');
 }
 
