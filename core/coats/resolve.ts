@@ -1,3 +1,4 @@
+import { shareSeen } from './hidingSeen.ts';
 import { colourDifference, hidingShare } from '#core/colour/index';
 import type { Facts, Family, Hand, Label, Lab, Layer, Product, Role, Sheet, Weight } from '#core/facts/index';
 import { handFor } from './hand.ts';
@@ -65,7 +66,7 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
       hand: handFor({ layer, family: sheet.family, form: sheet.form, usual: sheet.hand, owned: handsOwned(facts) }),
       label: sheet.label,
       transparent: product.transparent,
-      share: product.share,
+      share: shareOf(product, facts),
       isocyanate: sheet.isocyanate,
       forPlastics: sheet.forPlastics,
       thinner: sheet.thinner,
@@ -99,6 +100,11 @@ function complete(layer: Layer, data: Partial): ResolvedLayer {
   const film = filmOfCoat(data.family, data.role, data.hand, data.label);
   const share = data.share ?? hidingShare(data.lab);
   return { ...data, layer, share, filmUm: film.filmUm, weights: weightsOf(layer), solids: film.solids, filmSource: film.source };
+}
+
+/** What it lets through: as its sheet or colour says, or more where an inspection has shown so. */
+function shareOf(product: Product, { events }: Facts): number {
+  return Math.max(product.share ?? hidingShare(product.lab), shareSeen(product.id, events) ?? 0);
 }
 
 function handsOwned(facts: Facts): readonly Hand[] {

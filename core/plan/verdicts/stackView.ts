@@ -1,5 +1,6 @@
 import {
   coatsToHide,
+  clearNeeds,
   flatRefused,
   FLATTING_TAKES_UM,
   finestRelief,
@@ -9,7 +10,6 @@ import {
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
-import { familyDrying } from '#core/drying/index';
 import type { Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
 import { paintedFaces } from '#core/survey/index';
@@ -159,20 +159,4 @@ function openNeeds(part: Part, context: PlanContext): string[] {
     needs.push('No coats yet: start from one of the three systems.');
   if (part.lit) needs.push(...litNeeds(layers));
   return [...needs, ...clearNeeds(part, layers)];
-}
-
-/** What is no finish by itself and has no clear over it, with the zones it shows on where that is not everywhere. */
-function clearNeeds(part: Part, layers: readonly ResolvedLayer[]): string[] {
-  const painted = part.zones.filter((zone) => zone.bare === undefined);
-  const bareOfClear = new Map<string, string[]>();
-  for (const zone of painted) {
-    const stack = layers.filter(({ layer }) => layer.covers === 'all' || layer.covers.includes(zone.id));
-    const needy = stack.findLast((layer) => familyDrying(layer.family).needsClear);
-    if (!needy || stack.slice(stack.indexOf(needy)).some((layer) => layer.role === 'clear')) continue;
-    bareOfClear.set(needy.name, [...(bareOfClear.get(needy.name) ?? []), zone.name.toLowerCase()]);
-  }
-  return [...bareOfClear].map(([name, zones]) => {
-    const where = zones.length === painted.length ? '' : ` on ${zones.join(' and ')}`;
-    return `${name} is no finish by itself: it needs a clear on top${where}.`;
-  });
 }

@@ -1,3 +1,4 @@
+import { neverOptional, resolveLayer } from '#core/coats/index';
 import type { Layer, Part, Piece } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -15,11 +16,17 @@ export function Optional({
   layers: readonly LayerView[];
   onLayers: (layers: Layer[], said: string) => void;
 }) {
-  const { plan } = usePlan();
+  const { plan, facts } = usePlan();
   const words = useWords();
   const layer = part.layers.at(-1);
   const view = layers.find((own) => own.layerId === layer?.id);
   if (!layer || !view || view.laidCoats > 0 || part.layers.length < 2) return null;
+  const never = neverOptional(
+    part,
+    part.layers.map((own) => resolveLayer(own, facts)),
+    layer.id,
+  );
+  if (never) return layer.optional ? <p className="mt-3">{never} It belongs to the plan.</p> : null;
   const first = plan.steps.find(
     (step) =>
       step.pieceId === piece.id && step.coat?.number === 1 && step.coat.layerId === layer.id && step.on.some((on) => on.partId === part.id),
