@@ -34,11 +34,13 @@ export type MendQuestion = {
   readonly where: string;
   /** Papers for a mark that is ground where it is, coarsest first. */
   readonly grits?: readonly number[];
+  /** What it is that is mended, for its name; absent: "it". */
+  readonly kind?: Mark['kind'];
 };
 
 /** Steps of a mend in order; none for what is left or bought. */
 export function repairSteps(question: MendQuestion): RepairStep[] {
-  const { mend, part, size, where, grits = [] } = question;
+  const { mend, part, size, where, kind, grits = [] } = question;
   const at = where ? `, ${where}` : '';
   const step = (
     title: string,
@@ -56,7 +58,7 @@ export function repairSteps(question: MendQuestion): RepairStep[] {
     case 'sand':
       return [
         step(
-          `Sand it out with ${grits.map((grit) => `P${grit}`).join(', ') || 'the papers of the ladder'}`,
+          `Sand ${kind ? `the ${plain(kind)}` : 'it'} out with ${grits.map((grit) => `P${grit}`).join(', ') || 'the papers of the ladder'}`,
           grits.length * workMinutes(2, local),
           'wet, only where it is and a palm’s width round it',
           ['dust'],

@@ -20,7 +20,7 @@ export function TextField({
   return (
     <div>
       <label className="block">
-        <span className={`mb-1 block ${quiet ? 'second' : 'font-[650] text-ink'}`}>{label}</span>
+        <span className={`mb-1 block ${quiet ? 'second' : 'font-[650]'}`}>{label}</span>
         <input
           ref={ref}
           autoComplete="off"

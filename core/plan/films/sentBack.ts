@@ -41,13 +41,15 @@ export function attemptOf(sentBack: SentBack | null, stage: WorkStage, subject: 
   return OF_A_LAYER.includes(stage) && subject === sentBack.layerId ? again : 0;
 }
 
-/** The coats of a zone that still count, metal first: what was sanded or stripped off no more; a layer to be laid again as a film of its own. */
+/**
+ * The coats of a zone that still count, metal first: what was stripped off no more; what is laid again over a surface made ready
+ * lies on the old coats, each a film of its own.
+ */
 export function coatsThatCount(coats: readonly Coat[], sentBack: SentBack | null): Coat[] {
   if (!sentBack) return [...coats];
-  if (sentBack.to !== 'layer') return coats.filter((coat) => coat.at > sentBack.at);
-  return coats.map((coat) =>
-    coat.layerId === sentBack.layerId && coat.at <= sentBack.at ? { ...coat, layerId: `${coat.layerId}-before` } : coat,
-  );
+  if (sentBack.to === 'strip') return coats.filter((coat) => coat.at > sentBack.at);
+  const again = (coat: Coat) => coat.at <= sentBack.at && (sentBack.to === 'surface' || coat.layerId === sentBack.layerId);
+  return coats.map((coat) => (again(coat) ? { ...coat, layerId: `${coat.layerId}-before` } : coat));
 }
 
 /** The part as the work meets it again: what lies on it is the person's own coat. */

@@ -2,10 +2,10 @@ import { resolveLayer } from '#core/coats/index';
 import { type Part, type Piece, staysOf } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
 import { isPlanned } from '#core/safety/index';
-import { partSentBack, type PlanContext, type PlannedFilm, type Ref, sentBackOf, stepsOf } from '../films/index.ts';
+import { PartFilms, partSentBack, type PlanContext, type PlannedFilm, type Ref, sentBackOf, stepsOf } from '../films/index.ts';
 import { type JointOfPart, stripChoice, type StripChoice, undecidedZones, withOutcomes } from '../verdicts/index.ts';
 import { addBareCare } from './bareCare.ts';
-import { renamed } from './constraint.ts';
+import { type Constraint, renamed } from './constraint.ts';
 import { endOfChain, StepChain } from './chain.ts';
 import { addLayers, type Coated } from './coats.ts';
 import { after, onceReached } from './constraints.ts';
@@ -138,12 +138,19 @@ function isUnderPaint(chain: StepChain, { history }: PlanContext): boolean {
   );
 }
 
+/** A surface that is sent back is sanded again: the coats on it must have dried that far. */
+function sentBackFilms(chain: StepChain, context: PlanContext): Constraint[] {
+  if (chain.of.sentBack?.to !== 'surface') return [];
+  const { tops } = new PartFilms(context, chain.of, () => false);
+  return tops.map((film) => onceReached(film, 'flat', `the ${film.name} that was sent back must be dry enough to sand`));
+}
+
 function addBeforePaint(chain: StepChain, context: PlanContext, strip: StripChoice): Surfaced {
   const { part } = chain.of;
   const keeps = keepsPaint(part, strip);
   const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);
   addMaterialTest(chain);
-  addWash(chain, keeps);
+  addWash(chain, keeps, sentBackFilms(chain, context));
   const off = addStripping(chain, context, strip);
   return addSurfacing(chain, context, { keeps, bareSince: off, first });
 }

@@ -55,7 +55,7 @@ export function preparationOf(piece: Piece, part: Part, facts: Facts): Preparati
       return {
         mark: markText(mark),
         mend,
-        steps: alreadyDone ? [] : repairSteps({ mend, part, size: workSize(part), where: mark.where, grits }),
+        steps: alreadyDone ? [] : repairSteps({ mend, part, size: workSize(part), where: mark.where, kind: mark.kind, grits }),
       };
     }),
     surface,

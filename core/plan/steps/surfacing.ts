@@ -96,7 +96,14 @@ function addRepairs(chain: StepChain, context: PlanContext, keeps: boolean, rust
     if (mend === 'metal-prep' && !keeps && getsMetalPrep(part, first)) continue;
     const round = scope.tried?.filter((own) => own.mend === mend && own.outcome !== 'clean').length ?? 0;
     const settled = scope.tried?.some((own) => own.mend === mend && own.outcome === 'clean');
-    const steps = repairSteps({ mend, part, size: workSize(part), where: mark.where, grits: gritsForMark(mark, part, surface) });
+    const steps = repairSteps({
+      mend,
+      part,
+      size: workSize(part),
+      where: mark.where,
+      kind: mark.kind,
+      grits: gritsForMark(mark, part, surface),
+    });
     let wait: { ref: Ref; minutes: readonly [number, number] } | null = null;
     for (const [index, step] of steps.entries()) {
       const ref = chain.add(

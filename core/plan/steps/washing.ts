@@ -3,6 +3,7 @@ import { cleaningPlan } from '#core/prep/index';
 import { workSize } from '#core/survey/index';
 import { listed, sentences, workMinutes } from '#core/units/index';
 import type { StepChain } from './chain.ts';
+import type { Constraint } from './constraint.ts';
 import { surfaceHazards } from './surfaceParts.ts';
 
 /** The first steps of any part: what it is made of, and grease off it. */
@@ -27,7 +28,8 @@ export function addMaterialTest(chain: StepChain): void {
   });
 }
 
-export function addWash(chain: StepChain, keepsPaint: boolean): void {
+/** @param dryFirst what must be dry before the part is washed: films that are to be sanded again */
+export function addWash(chain: StepChain, keepsPaint: boolean, dryFirst: readonly Constraint[] = []): void {
   const { part, piece } = chain.of;
   const stays = staysOf(part);
   if (stays) {
@@ -39,17 +41,20 @@ export function addWash(chain: StepChain, keepsPaint: boolean): void {
     forbidden.map(({ name }) => name),
     'or',
   );
-  chain.add({
-    stage: 'wash',
-    title: 'Wash and degrease',
-    minutes: workMinutes(WASH_AT_100CM2, workSize(part)),
-    setup: WASH_SETUP_MINUTES,
-    detail: `warm water and detergent, rinse, dry${never ? `; no ${never}` : ''}`,
-    because: 'Grease is sanded into scratches and shields paint from stripper.',
-    hazards: surfaceHazards(part, piece),
-    supplies: [{ kind: 'cleaner', spec: 'detergent', unit: 'mL', amount: 5 }],
-    treatment: 'wash',
-  });
+  chain.add(
+    {
+      stage: 'wash',
+      title: 'Wash and degrease',
+      minutes: workMinutes(WASH_AT_100CM2, workSize(part)),
+      setup: WASH_SETUP_MINUTES,
+      detail: `warm water and detergent, rinse, dry${never ? `; no ${never}` : ''}`,
+      because: 'Grease is sanded into scratches and shields paint from stripper.',
+      hazards: surfaceHazards(part, piece),
+      supplies: [{ kind: 'cleaner', spec: 'detergent', unit: 'mL', amount: 5 }],
+      treatment: 'wash',
+    },
+    dryFirst,
+  );
 }
 
 /** Glazing, plating and printing that stay are washed and nothing else. */

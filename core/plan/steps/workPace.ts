@@ -29,18 +29,22 @@ function stageOf({ stepKeys }: DoneEvent): string {
 
 /**
  * What the person has typed for a piece comes before all else: one go at a kind of work then takes so long over all its parts,
- * set-up left out. `usual` are the steps as they come without it.
+ * its set-up once. `usual` are the steps as they come without it.
  */
 export function typedPace(piece: Piece, usual: readonly Step[], learned: WorkPace): WorkPace {
   const { minutes } = piece;
   if (!minutes) return learned;
-  const totals = new Map<string, number>();
-  for (const step of usual)
-    totals.set(goOf(step.stage, step.treatment), (totals.get(goOf(step.stage, step.treatment)) ?? 0) + step.minutes - step.setup);
+  const goes = new Map<string, { work: number; setup: number }>();
+  for (const step of usual) {
+    const key = goOf(step.stage, step.treatment);
+    const { work, setup } = goes.get(key) ?? { work: 0, setup: 0 };
+    goes.set(key, { work: work + step.minutes - step.setup, setup: Math.max(setup, step.setup) });
+  }
   return (stage, treatment) => {
     const typed = minutes[stage];
-    const total = totals.get(goOf(stage, treatment));
-    return typed === undefined || !total ? learned(stage, treatment) : (typed / total) * learned(stage, treatment);
+    const go = goes.get(goOf(stage, treatment));
+    if (typed === undefined || !go || go.work === 0) return learned(stage, treatment);
+    return (Math.max(1, typed - go.setup) / go.work) * learned(stage, treatment);
   };
 }
 

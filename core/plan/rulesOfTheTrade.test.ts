@@ -1,0 +1,405 @@
+import { readySystems, remediesFor } from '#core/coats/index';
+import { FAMILIES, type Family, type Layer, type LogEvent, MATERIALS, type Part, type Piece, type WorkStage } from '#core/facts/index';
+import { at, clear, coat, done, enamel, lacquer, NOW, part, planOf, primed, primer, shelf, steps } from '#core/invented/index';
+import { toIso } from '#core/units/index';
+import { describe, expect, it } from 'vitest';
+
+/** What a restorer would say of whole jobs, each on several cases of its kind. */
+
+type Planned = ReturnType<typeof planOf>;
+const titles = (result: Planned) => result.steps.map((step) => step.title).join(' / ');
+const stages = (result: Planned) => new Set(result.steps.map((step) => step.stage));
+const own = (result: Planned) => result.pieces[0];
+const mark = (
+  kind: 'scratch' | 'chip' | 'crack' | 'rust-light' | 'rust-deep' | 'pitting' | 'dent' | 'layer-lines' | 'support-marks',
+  more = {},
+) => ({
+  id: 'm',
+  kind,
+  severity: 'marked' as const,
+  where: 'front',
+  ...more,
+});
+const wanted = (id: string, family: Family, role: 'primer' | 'colour' | 'metallic' | 'clear', more: Partial<Layer> = {}): Layer => ({
+  id,
+  wanted: { family, role, name: id, lab: { l: 60, a: 10, b: 10 } },
+  coats: 2,
+  covers: 'all',
+  ...more,
+});
+const ABRASIVE: readonly WorkStage[] = ['strip', 'strip-on', 'strip-off', 'prep', 'coat', 'metal-prep'];
+
+describe('isocyanate is never chosen by the tool', () => {
+  it.each(MATERIALS)('in a ready system on %s', (material) => {
+    const systems = readySystems({ material, colours: [{ name: 'red', lab: { l: 40, a: 50, b: 30 }, covers: 'all' }] });
+    expect(systems.flatMap(({ layers }) => layers).filter((layer) => layer.wanted?.family === 'urethane-2k')).toEqual([]);
+  });
+  it('nor in a remedy of any joint', () => {
+    for (const below of FAMILIES)
+      for (const above of FAMILIES.filter((family) => family !== 'urethane-2k'))
+        for (const remedy of remediesFor({ family: below, material: 'steel', state: 'cured' }, { family: above }))
+          expect([below, above, remedy.barrier, remedy.above?.family]).not.toContain(below === 'urethane-2k' ? 'nothing' : 'urethane-2k');
+  });
+});
+
+describe('what stays is only cleaned', () => {
+  it.each<[string, Partial<Part>]>([
+    ['cracked glazing', { material: 'clear', staysClear: true, marks: [mark('crack')] }],
+    ['scratched glazing', { material: 'clear', staysClear: true, marks: [mark('scratch')] }],
+    ['plating with a chip', { material: 'plated-plastic', staysPlated: true, marks: [mark('chip')] }],
+    ['printed tin with rust', { material: 'tinplate', printed: true, marks: [mark('rust-light')] }],
+  ])('%s', (_name, more) => {
+    const result = planOf(part({ finish: 'sound', layers: [], zones: [{ id: 'all', name: 'All', bare: 'stays as it is' }], ...more }));
+    expect(ABRASIVE.filter((stage) => stages(result).has(stage))).toEqual([]);
+    expect(titles(result)).not.toMatch(/sand|fill|gel|soak|alcohol/i);
+    expect(stages(result).has('wash')).toBe(true);
+  });
+});
+
+describe('bare by choice is a finish of its own', () => {
+  it.each<[string, Partial<Part>, RegExp]>([
+    ['steel that works oiled', { material: 'steel', bareCare: { protect: 'oil' } }, /oil/i],
+    ['brass that is waxed', { material: 'brass', bareCare: { brighten: 'brighten', protect: 'wax' } }, /wax/i],
+    ['aluminium under a clear', { material: 'aluminium', bareCare: { brighten: 'polish', protect: 'clear' } }, /clear/i],
+  ])('%s', (_name, more, said) => {
+    const result = planOf(part({ finish: 'bare', layers: [], zones: [{ id: 'all', name: 'All', bare: 'works bare' }], ...more }));
+    expect(titles(result)).toMatch(said);
+    expect(own(result).likely).not.toBeNull();
+  });
+});
+
+describe('nobody has decided on it', () => {
+  it.each<[string, Partial<Part>]>([
+    ['a part without coats', { layers: [] }],
+    [
+      'a zone without coats',
+      {
+        zones: [
+          { id: 'all', name: 'Body' },
+          { id: 'sill', name: 'Sill' },
+        ],
+        layers: [primer({ covers: ['all'] }), lacquer(2, { covers: ['all'] })],
+      },
+    ],
+    ['old paint and no coats', { layers: [], finish: 'sound' }],
+  ])('%s: it says so and never counts as ready', (_name, more) => {
+    const result = planOf(part(more));
+    expect(own(result).undecided).toContain('Not decided yet');
+    expect(own(result).likely).toBeNull();
+    expect(steps(result, 'fit').every((step) => step.placed === null)).toBe(true);
+  });
+  it('but a zone with a reason to stay bare is decided', () => {
+    expect(own(planOf(part({ layers: [], zones: [{ id: 'all', name: 'All', bare: 'bearing' }] }))).undecided).toBeUndefined();
+  });
+});
+
+describe('a remedy keeps the look', () => {
+  it.each<[string, Family, Family]>([
+    ['a silver under a transparent red', 'acrylic-lacquer', 'candy'],
+    ['a basecoat under a hot clear', 'alcohol-acrylic', 'acrylic-lacquer'],
+    ['a hobby silver under a hot clear', 'water-acrylic', 'nitro-lacquer'],
+  ])('%s gets no opaque barrier', (_name, below, above) => {
+    const offered = remediesFor(
+      { family: below, material: 'steel', state: 'dry', role: 'metallic', metallic: true } as never,
+      { family: above, role: above === 'candy' ? 'colour' : 'clear' } as never,
+    );
+    expect(offered.filter((remedy) => remedy.kind === 'barrier' && remedy.barrierRole !== 'clear')).toEqual([]);
+  });
+});
+
+describe('a stack without its needed clear', () => {
+  it.each<[string, Layer[]]>([
+    ['a basecoat', [primer(), wanted('base', 'solvent-base', 'colour')]],
+    ['a waterborne base', [primer(), wanted('base', 'waterborne-base', 'colour')]],
+    ['a transparent red on silver', [primer(), wanted('silver', 'acrylic-lacquer', 'metallic'), wanted('red', 'candy', 'colour')]],
+  ])('%s says what is missing', (_name, layers) => {
+    expect(own(planOf(part({ layers }))).missing.join()).toContain('needs a clear');
+    const closed = own(planOf(part({ layers: [...layers, wanted('top', 'acrylic-lacquer', 'clear')] })));
+    expect(closed.missing).toEqual([]);
+  });
+});
+
+describe('flatting', () => {
+  it.each<[string, Layer]>([
+    ['a silver', wanted('own', 'acrylic-lacquer', 'metallic', { flatAfter: 1500 })],
+    ['a transparent red', wanted('own', 'candy', 'colour', { flatAfter: 1500 })],
+    ['a texture', wanted('own', 'texture', 'colour', { flatAfter: 800 })],
+  ])('is never planned of %s', (_name, layer) => {
+    const result = planOf(part({ layers: [primer(), layer, wanted('top', 'acrylic-lacquer', 'clear')] }));
+    expect(result.steps.filter((step) => step.stage === 'flat' && step.keys.some((key) => key.includes('.own.')))).toEqual([]);
+  });
+  it('brings washing off and drying before the next coat', () => {
+    const result = planOf(part({ finish: 'bare', layers: [primer({ flatAfter: 800 }), lacquer()] }));
+    const [flat, rinse, next] = [
+      steps(result, 'flat')[0],
+      steps(result, 'rinse')[0],
+      steps(result, 'coat').find((step) => step.coat?.layerId === 'colour'),
+    ];
+    expect(at(flat)).toBeLessThan(at(rinse));
+    expect(at(rinse)).toBeLessThan(at(next));
+  });
+});
+
+describe('old paint that is kept', () => {
+  it.each<[string, Partial<Part>]>([
+    ['baked enamel', { oldPaint: 'baked-enamel' }],
+    ['an own coat', { oldPaint: 'own-coat', rub: 'no-change' }],
+    ['household paint', { oldPaint: 'household', rub: 'no-change' }],
+  ])('%s is scuffed, not stripped, and the steps say so', (_name, more) => {
+    const result = planOf(part({ material: 'steel', finish: 'sound', stripMethod: 'scuff', ...more }));
+    expect([...stages(result)].filter((stage) => stage === 'strip-on' || stage === 'metal-prep')).toEqual([]);
+    expect(titles(result)).toMatch(/Scuff (the old|your earlier)/);
+    const joint = own(result).steps.joints.find((entry) => entry.layerId === 'primer')?.joint;
+    expect(joint?.below.state).not.toBe('fresh');
+  });
+  it('says at once that etch gains nothing on it', () => {
+    const result = planOf(
+      part({
+        material: 'steel',
+        finish: 'sound',
+        stripMethod: 'scuff',
+        oldPaint: 'baked-enamel',
+        layers: [wanted('etch', 'etch-primer', 'primer'), lacquer()],
+      }),
+    );
+    const joint = own(result).steps.joints.find((entry) => entry.layerId === 'etch')?.joint;
+    expect(joint?.verdict).not.toBe('sits');
+  });
+});
+
+describe('steel that will be painted is not bare for days', () => {
+  const HOURS = 60;
+  it.each<[string, Partial<Part>]>([
+    ['stripped by gel', { material: 'steel', finish: 'flaking', stripMethod: 'gel' }],
+    ['sanded bare', { material: 'steel', finish: 'bare' }],
+    ['derusted', { material: 'steel', finish: 'bare', marks: [mark('rust-deep')] }],
+    ['cast iron', { material: 'cast-iron', finish: 'flaking' }],
+  ])('%s: metal prep comes last, or it waits in a dry box', (_name, more) => {
+    const result = planOf(part(more));
+    const prep = steps(result, 'metal-prep').at(-1);
+    const first = steps(result, 'coat')[0];
+    expect(first.placed).not.toBeNull();
+    const wet = result.steps.filter((step) => ['wash', 'strip-off', 'rinse'].includes(step.stage) && at(step) < at(first));
+    if (prep) for (const step of wet) expect(at(step)).toBeLessThan(at(prep));
+    const last = result.steps
+      .filter((step) => ['prep', 'clean', 'metal-prep', 'strip-off'].includes(step.stage))
+      .sort((a, b) => at(a) - at(b));
+    for (const [index, step] of last.slice(0, -1).entries()) {
+      const next = last[index + 1];
+      if (at(next) - (step.placed?.end ?? 0) > 72 * HOURS && step.stage !== 'metal-prep')
+        expect([step.title, step.afterwards]).toEqual([step.title, expect.stringContaining('dry box')]);
+    }
+  });
+  it('zinc and aluminium past their day are never a stop', () => {
+    for (const material of ['zinc', 'aluminium'] as const) expect(own(planOf(part({ material, finish: 'bare' }))).stopped).toBeUndefined();
+  });
+});
+
+describe('a dwell is kept', () => {
+  it.each([60, 400, 1500])('for a part of %s mm: it is scraped before its longest dwell is over', (longMm) => {
+    const big = part({
+      material: 'steel',
+      finish: 'flaking',
+      stripMethod: 'gel',
+      faces: [{ id: 'f', zoneId: 'all', longMm, shortMm: longMm * 0.8, count: 2, seen: true }],
+    });
+    const result = planOf(big);
+    const on = steps(result, 'strip-on');
+    const off = steps(result, 'strip-off');
+    expect(on.length).toBe(off.length);
+    for (const [index, step] of on.entries()) {
+      if (!step.placed) continue;
+      const wait = at(off[index]) - (step.placed.end ?? 0);
+      expect(wait).toBeGreaterThanOrEqual(0);
+      expect(wait).toBeLessThanOrEqual(4 * 60);
+    }
+  });
+});
+
+describe('what is not known is found out first', () => {
+  it.each<[string, Part['material']]>([['body', 'unknown']])('%s of unknown material', (_name, material) => {
+    const result = planOf(
+      part({ material, finish: 'unknown', layers: [wanted('p', 'water-acrylic', 'primer'), wanted('c', 'water-acrylic', 'colour')] }),
+    );
+    const test = steps(result, 'material-test')[0];
+    expect(test).toBeDefined();
+    for (const step of result.steps.filter((other) => ['strip', 'strip-on', 'prep', 'coat'].includes(other.stage) && other.placed))
+      expect(at(test)).toBeLessThanOrEqual(at(step));
+  });
+});
+
+describe('a piece that is preserved', () => {
+  const preserved = (more: Partial<Part> = {}, events: LogEvent[] = []) =>
+    planOf(part({ layers: [], ...more }), events, { aim: 'preserve' } as Partial<Piece>);
+  it.each<[string, Partial<Part>]>([
+    ['tinplate with printing', { material: 'tinplate', printed: true, finish: 'sound' }],
+    ['flaking steel', { material: 'steel', finish: 'flaking', marks: [mark('chip'), { ...mark('dent'), id: 'n' }] }],
+    ['bare brass', { material: 'brass', finish: 'bare' }],
+  ])('%s is not stripped, filled or repainted', (_name, more) => {
+    const result = preserved(more);
+    expect(titles(result)).not.toMatch(/strip|gel|sand with|fill,|primer|coat \d/i);
+    expect(stages(result).has('corner')).toBe(true);
+  });
+  it('is left as it is when the corner says so', () => {
+    const corner: LogEvent = { id: 'c', at: toIso(NOW - 30), kind: 'corner', pieceId: 'bell', outcome: 'leave' };
+    const before = preserved({ material: 'tinplate', printed: true, finish: 'sound' });
+    const after = preserved({ material: 'tinplate', printed: true, finish: 'sound' }, [corner]);
+    expect(after.steps.length).toBeLessThan(before.steps.length);
+  });
+});
+
+describe('an inspection', () => {
+  const seen = (outcome: 'accepted' | 'one-more' | 'sent-back', layerId: string, more = {}): LogEvent => ({
+    id: 'seen',
+    at: toIso(NOW - 2),
+    kind: 'inspected',
+    pieceId: 'bell',
+    partIds: ['body'],
+    layerId,
+    outcome,
+    reason: 'seen in side light',
+    ...more,
+  });
+  const coloured = [
+    ...primed,
+    coat('colour', 1, 40, 'acrylic-lacquer', 'colour', 12),
+    coat('colour', 2, 20, 'acrylic-lacquer', 'colour', 12),
+  ];
+  const withClear = part({ layers: [primer(), lacquer(), clear] });
+  it('accepted changes nothing of what follows', () => {
+    const keys = (events: LogEvent[]) => planOf(withClear, events).steps.map((step) => step.id);
+    expect(keys([...coloured, seen('accepted', 'colour')])).toEqual(keys(coloured));
+  });
+  it('asks one more coat, of that layer alone', () => {
+    const result = planOf(withClear, [...coloured, seen('one-more', 'colour')]);
+    expect(steps(result, 'coat').filter((step) => step.coat?.layerId === 'colour')).toHaveLength(1);
+    expect(steps(result, 'coat').filter((step) => step.coat?.layerId === 'primer')).toEqual([]);
+  });
+  it.each(['layer', 'surface', 'strip'] as const)('sent back to the %s lays it again, with more at the bench', (backTo) => {
+    const before = planOf(withClear, coloured);
+    const after = planOf(withClear, [...coloured, seen('sent-back', 'colour', { backTo })]);
+    expect(steps(after, 'coat').filter((step) => step.coat?.layerId === 'colour').length).toBeGreaterThan(0);
+    expect(own(after).attendedMinutes).toBeGreaterThan(own(before).attendedMinutes);
+    expect(own(after).planned).not.toBeNull();
+  });
+  it('guards primer, colour and clear, each on the step that covers it', () => {
+    const guarded = (events: LogEvent[]) =>
+      planOf(withClear, events).steps.flatMap((step) => (step.inspects ?? []).map(({ what }) => what));
+    expect(guarded([])).toEqual(expect.arrayContaining(['primer', 'colour', 'clear']));
+  });
+});
+
+describe('teardown that went otherwise', () => {
+  const fastened: Partial<Piece> = { fastenings: [{ id: 's', kind: 'screw', a: 'body', count: 2, note: '' }] };
+  const ended = (outcome: 'came-off' | 'would-not' | 'broke' | 'left'): LogEvent[] => [
+    done('teardown', 30),
+    { id: 'p', at: toIso(NOW - 30), kind: 'parted', pieceId: 'bell', fasteningId: 's', outcome },
+  ];
+  it('changes nothing where all came off', () => {
+    expect(titles(planOf(part(), ended('came-off'), fastened))).toBe(titles(planOf(part(), [done('teardown', 30)], fastened)));
+  });
+  it.each(['would-not', 'left'] as const)('turns to brushing in place where it %s', (outcome) => {
+    const coats = steps(planOf(part(), ended(outcome), fastened), 'coat');
+    expect(new Set(coats.map((step) => step.coat?.hand))).toEqual(new Set(['brush']));
+  });
+  it('mends or buys what broke', () => {
+    expect(own(planOf(part(), ended('broke'), fastened)).attendedMinutes).toBeGreaterThan(
+      own(planOf(part(), ended('came-off'), fastened)).attendedMinutes,
+    );
+  });
+});
+
+describe('the first use of a product', () => {
+  it('plans a try on scrap, and none once it has been laid', () => {
+    expect(stages(planOf(part({ finish: 'bare' }))).has('scrap-test')).toBe(true);
+    const used = [...primed, coat('colour', 1, 10, 'acrylic-lacquer', 'colour', 12)];
+    expect(stages(planOf(part({ finish: 'bare', layers: [primer(), lacquer(3)] }), used)).has('scrap-test')).toBe(false);
+  });
+});
+
+describe('one row for one treatment', () => {
+  const parts = (count: number) =>
+    Array.from({ length: count }, (_, index) =>
+      part({ id: `p${index}`, name: `Part ${index}`, material: 'steel', finish: 'flaking', pegs: [] }),
+    );
+  it.each([2, 5, 8])('washes %s parts in one', (count) => {
+    const result = planOf(part(), [], { parts: parts(count) });
+    const washes = steps(result, 'wash');
+    expect(washes).toHaveLength(1);
+    expect(washes[0].on).toHaveLength(count);
+    expect(washes[0].keys).toHaveLength(count);
+    const single = planOf(part(), [], { parts: parts(1) });
+    expect(washes[0].minutes).toBeLessThan(count * (steps(single, 'wash')[0]?.minutes ?? 0));
+  });
+});
+
+describe('minutes a person typed', () => {
+  it.each<WorkStage>(['wash', 'prep', 'fit'])('for %s stand in place of the reckoning', (stage) => {
+    const minutes = (typed?: number) =>
+      steps(planOf(part({ finish: 'bare' }), [], typed === undefined ? {} : { minutes: { [stage]: typed } }), stage).reduce(
+        (sum, step) => sum + step.minutes,
+        0,
+      );
+    // To the rounding of its steps.
+    expect(Math.abs(minutes(40) - 40)).toBeLessThanOrEqual(2);
+    expect(minutes()).not.toBe(40);
+  });
+});
+
+describe('a piece that has no date', () => {
+  it('says which window, hour or parcel is missing', () => {
+    const noHours = { ...shelf, workshop: [{ ...shelf.workshop[0], freeHours: [] }] };
+    expect(own(planOf(part(), [], {}, noHours)).noDateWhy).toMatch(/hour/);
+    const parcel = { id: 'x', name: 'Glazing', price: 500, arrived: false };
+    expect(own(planOf(part(), [], { parcels: [parcel] })).noDateWhy).toMatch(/Glazing/i);
+    expect(own(planOf(part({ layers: [] }))).noDateWhy).toMatch(/Not decided/);
+  });
+});
+
+describe('a parcel', () => {
+  const tyres = { id: 'x', name: 'Tyres', price: 500, arrived: false, due: '2026-12-20' };
+  it('holds the fit, or the work on the part that waits for it', () => {
+    const fitHeld = planOf(part(), [], { parcels: [tyres] });
+    expect(at(steps(fitHeld, 'coat')[0])).toBeLessThan(Date.UTC(2026, 11, 20) / 60_000);
+    expect(at(steps(fitHeld, 'fit')[0])).toBeGreaterThanOrEqual(Date.UTC(2026, 11, 20) / 60_000);
+    const partHeld = planOf(part(), [], { parcels: [{ ...tyres, holds: { partId: 'body' } }] });
+    expect(
+      at(partHeld.steps.find((step) => step.on.some((on) => on.partId === 'body') && step.stage !== 'teardown')),
+    ).toBeGreaterThanOrEqual(Date.UTC(2026, 11, 20) / 60_000);
+  });
+  it('holds nothing once it is here', () => {
+    expect(at(steps(planOf(part(), [], { parcels: [{ ...tyres, arrived: true }] }), 'fit')[0])).toBeLessThan(
+      Date.UTC(2026, 11, 20) / 60_000,
+    );
+  });
+});
+
+describe('grain and prints', () => {
+  it('grain takes a grey pad, never paper', () => {
+    const result = planOf(part({ material: 'vinyl', surface: 'grained', finish: 'bare', layers: [wanted('dye', 'dye', 'colour')] }));
+    expect(titles(result)).not.toMatch(/P\d{2,}/);
+  });
+  it('layer lines and support marks of a print are sanded with a dust mask', () => {
+    const printed = part({
+      material: 'resin',
+      surface: '3d-printed',
+      finish: 'bare',
+      marks: [mark('layer-lines'), { ...mark('support-marks'), id: 'n' }],
+    });
+    const result = planOf(printed);
+    expect(titles(result)).toMatch(/lines|supports?|support marks/i);
+    expect(result.steps.flatMap((step) => step.hazards)).toContain('dust');
+  });
+});
+
+describe('the tool of a layer', () => {
+  it.each(['aerosol', 'airbrush', 'brush'] as const)('is %s where the person says so and owns it', (hand) => {
+    const coats = steps(planOf(part({ finish: 'bare', layers: [primer(), lacquer(2, { hand })] })), 'coat').filter(
+      (step) => step.coat?.layerId === 'colour',
+    );
+    expect(new Set(coats.map((step) => step.coat?.hand))).toEqual(new Set([hand]));
+  });
+  it('an enamel for a large panel is drafted for what is owned', () => {
+    expect(steps(planOf(part({ layers: [primer(), enamel()] })), 'coat').every((step) => step.coat?.hand !== 'gun')).toBe(true);
+  });
+});
