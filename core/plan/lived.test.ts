@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import { type Facts, FAMILIES, type Family, type Layer, type LogEvent, MATERIALS, type Part, type Role } from '#core/facts/index';
 import { type Minute, toIso } from '#core/units/index';
-import { NOW, part, piece, shelf } from '#core/invented/index';
+import { NOW, part, piece, planOf, shelf, steps } from '#core/invented/index';
 import type { PlannedStep } from './dates/index.ts';
 import { historyOf } from './films/index.ts';
 import { type Plan, plan } from './plan.ts';
@@ -169,5 +169,49 @@ describe('a plan lived through', () => {
       { seed: 41, numRuns: RUNS },
     );
     expect(finished).toBeGreaterThan(1);
+  });
+});
+
+describe('a strip by hand in many sittings', () => {
+  const panel = part({
+    material: 'steel',
+    finish: 'flaking',
+    stripMethod: 'wet-sand',
+    faces: [{ id: 'f', zoneId: 'all', longMm: 1300, shortMm: 1200, count: 2, seen: true }],
+  });
+  it('asks what came off once, at the last sitting, and never grows by being done', () => {
+    let events: LogEvent[] = [];
+    const left = () => steps(planOf(panel, events), 'strip');
+    const sittings = left();
+    expect(sittings.length).toBeGreaterThan(5);
+    expect(sittings.map((step) => step.asks !== undefined)).toEqual(sittings.map((_, index) => index === sittings.length - 1));
+    for (const [index, step] of sittings.entries()) {
+      events = [
+        ...events,
+        {
+          id: `done-${index}`,
+          at: toIso(NOW - 500 + index),
+          kind: 'done',
+          pieceId: 'bell',
+          stepKeys: [...step.keys],
+          on: [{ partId: 'body', zoneIds: ['all'] }],
+        },
+      ];
+      expect(left()).toHaveLength(sittings.length - index - 1);
+    }
+  });
+  it('is over where it is clean sooner', () => {
+    const clean: LogEvent = {
+      id: 'c',
+      at: toIso(NOW - 5),
+      kind: 'stripped',
+      pieceId: 'bell',
+      partIds: ['body'],
+      method: 'wet-sand',
+      application: 1,
+      outcome: 'clean',
+      dwellMinutes: 0,
+    };
+    expect(steps(planOf(panel, [clean]), 'strip')).toEqual([]);
   });
 });

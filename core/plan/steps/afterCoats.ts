@@ -1,3 +1,4 @@
+import { cleanerMl } from './surfaceParts.ts';
 import { papers } from '#core/prep/index';
 import { lastWipe } from '#core/prep/index';
 import { type Edge, plain } from '#core/facts/index';
@@ -99,7 +100,7 @@ export function addFlatting(chain: StepChain, film: PlannedFilm, placed: PlacedL
       scuffMinutes: 2,
       detail: `rinse, dry; last wipe with ${wipe}; gloves`,
       because: `Sanding mud under the next coat shows for ever; ${plain(film.family)} bears ${wipe}.`,
-      supplies: [{ kind: 'cleaner', spec: wipe, unit: 'mL', amount: 5 }],
+      supplies: [{ kind: 'cleaner', spec: wipe, unit: 'mL', amount: cleanerMl(part) }],
       treatment: `rinse P${grit} ${resolved.mix}`,
       tight: true,
     },

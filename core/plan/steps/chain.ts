@@ -48,9 +48,11 @@ const LONGEST_SITTING = 60;
 export const MOST_TREATMENT_MINUTES = 40 * 60;
 
 /** One sitting of a long step; the first keeps the step's own key, so that a step which grows longer stays done. */
-function sitting(draft: StepDraft, number: number, of: number): StepDraft {
+function sitting({ asks, ...draft }: StepDraft, number: number, of: number): StepDraft {
   return {
     ...draft,
+    // What came of it is asked once, when all of it is done.
+    ...(asks && number === of ? { asks } : {}),
     minutes: draft.minutes / of,
     supplies: (draft.supplies ?? []).map((line) => ({ ...line, amount: line.amount / of })),
     title: `${draft.title} (sitting ${number} of ${of})`,

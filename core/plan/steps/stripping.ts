@@ -13,7 +13,7 @@ import {
   stripperMl,
 } from '#core/strip/index';
 import { bathLitres, workSize } from '#core/survey/index';
-import { capital, durationText, type WorkSize } from '#core/units/index';
+import { capital, durationText, toMinute, type WorkSize } from '#core/units/index';
 import type { PlanContext, Ref } from '../films/index.ts';
 import { dwellFactor, progressOf, type StripChoice } from '../verdicts/index.ts';
 import { MOST_TREATMENT_MINUTES, type StepChain } from './chain.ts';
@@ -91,10 +91,14 @@ type Round = HazardousWork & {
 /** The applications still to come, as many as the log and the old paint ask for. */
 function addApplications(chain: StepChain, context: PlanContext, choice: StripChoice, method: StripMethod): Ref | null {
   const { part, piece } = chain.of;
-  const past = context.history.applications(piece.id, part.id).filter((own) => own.method === method).length;
+  const applied = context.history.applications(piece.id, part.id).filter((own) => own.method === method);
+  const past = applied.length;
   const progress = progressOf(part, piece, method, context.history);
+  const last = applied.at(-1);
+  // Clean is clean: sittings and patches that were still planned of it are left out.
+  if (progress?.next === 'done' && last) return { at: toMinute(last.at) };
   const planned = applicationsOf(method, { finish: part.finish, oldCoats: part.oldCoats });
-  const wanted = progress?.next === 'done' ? past : progress?.next === 'again' ? past + 1 : Math.max(past, planned);
+  const wanted = progress?.next === 'again' ? past + 1 : Math.max(past, planned);
   const longer = progress?.next === 'again' ? progress.dwellMinutes : undefined;
   const { least, usual, most } = dwellOn(method, part.material, dwellFactor(method, part, context));
   const size = workSize(part);

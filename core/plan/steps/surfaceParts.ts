@@ -3,6 +3,7 @@ import type { Part, Piece } from '#core/facts/index';
 import { ownedGrits, type MendScope, type Surface, surfaceOf } from '#core/prep/index';
 import type { Hazard } from '#core/safety/index';
 import { FLASH_RUSTING } from '#core/strip/index';
+import { partAreaCm2 } from '#core/survey/index';
 import type { PlanContext } from '../films/index.ts';
 import type { StripChoice } from '../verdicts/index.ts';
 
@@ -30,6 +31,15 @@ export function surfaceOfPart(part: Part, keeps: boolean, context: Pick<PlanCont
 function filmLeft(primer: ResolvedLayer): number {
   const taken = primer.layer.flatAfter === undefined ? 0 : FLATTING_TAKES_UM;
   return Math.max(0, primer.layer.coats * primer.filmUm - taken);
+}
+
+/** Wet cloths and a bowl: so much for any part, and more by its area. */
+const CLEANER_FOR_ANY_PART = 4;
+const CLEANER_A_100CM2 = 0.6;
+
+/** mL of a cleaner that washing or wiping a part takes, all its copies. */
+export function cleanerMl(part: Part): number {
+  return CLEANER_FOR_ANY_PART + (CLEANER_A_100CM2 * partAreaCm2(part)) / 100;
 }
 
 /** Hazards of working the old surface of a part. */

@@ -19,7 +19,7 @@ import type { StepChain } from './chain.ts';
 import type { Constraint } from './constraint.ts';
 import { beforeFlashRust, dwell, whileClean } from './constraints.ts';
 import { hazardsOf } from './hazards.ts';
-import { flashRusts, getsMetalPrep, mendScope, surfaceOfPart } from './surfaceParts.ts';
+import { cleanerMl, flashRusts, getsMetalPrep, mendScope, surfaceOfPart } from './surfaceParts.ts';
 
 /** Repairs, papers, the gate and the last wipe of one part; on steel metal prep as the last wet step before primer. */
 
@@ -233,7 +233,7 @@ function addClean(chain: StepChain, context: PlanContext, { keeps, stripped, fai
       detail: `sanding mud washed off and dried; wipe with ${wipe}, one cloth wet on, one dry off; gloves from here on${never ? `; never ${never}` : ''}`,
       because: 'Side light now shows what primer will not hide. A skipped degrease makes craters.',
       hazards: isMetal(part.material) ? ['solvent'] : [],
-      supplies: [{ kind: 'cleaner', spec: wipe, unit: 'mL', amount: 8 }],
+      supplies: [{ kind: 'cleaner', spec: wipe, unit: 'mL', amount: cleanerMl(part) }],
       checks: gateItems(part, stripped, scopeOfMark),
       treatment: `clean ${wipe}`,
     },

@@ -4,7 +4,7 @@ import { workSize } from '#core/survey/index';
 import { listed, sentences, workMinutes } from '#core/units/index';
 import type { StepChain } from './chain.ts';
 import type { Constraint } from './constraint.ts';
-import { surfaceHazards } from './surfaceParts.ts';
+import { cleanerMl, surfaceHazards } from './surfaceParts.ts';
 
 /** The first steps of any part: what it is made of, and grease off it. */
 
@@ -50,7 +50,7 @@ export function addWash(chain: StepChain, keepsPaint: boolean, dryFirst: readonl
       detail: `warm water and detergent, rinse, dry${never ? `; no ${never}` : ''}`,
       because: 'Grease is sanded into scratches and shields paint from stripper.',
       hazards: surfaceHazards(part, piece),
-      supplies: [{ kind: 'cleaner', spec: 'detergent', unit: 'mL', amount: 5 }],
+      supplies: [{ kind: 'cleaner', spec: 'detergent', unit: 'mL', amount: cleanerMl(part) }],
       treatment: 'wash',
     },
     dryFirst,

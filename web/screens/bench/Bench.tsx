@@ -9,6 +9,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../app/useFacts.ts';
 import { useNow } from '../../app/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
+import { stepTitle } from '../../views/stepTitle.ts';
 import { AfterDone, type JustDone } from './AfterDone.tsx';
 import { doneEvents } from './doneEvent.ts';
 import { Checks } from './Checks.tsx';
@@ -23,6 +24,9 @@ import { stayOf, whoText } from './stay.ts';
 import { WindowBar } from './WindowBar.tsx';
 
 type Sheet = 'wait' | 'trouble' | null;
+
+/** A window that opens again within minutes is no window missed. */
+const SHORT_GAP = 15;
 
 /** At the bench: one step, a huge countdown, three actions by key and button. */
 export function Bench() {
@@ -118,9 +122,7 @@ export function Bench() {
           <span className="figure">{words.clock(now)}</span>
         </p>
         <p className="mt-5 text-lead text-[#d0d0d0]">{whoText(step, piece.name, names)}</p>
-        <h1 className="!text-[38px] !leading-[1.1] !text-[#ffffff]">
-          {step.placed?.scuff ? `Scuff, then ${step.title.toLowerCase()}` : step.title}
-        </h1>
+        <h1 className="!text-[38px] !leading-[1.1] !text-[#ffffff]">{stepTitle(step)}</h1>
         {step.coat && (
           <span aria-hidden className="mt-4 block h-[14px] border border-white/20" style={{ background: hexOf(step.coat.lab) }} />
         )}
@@ -130,6 +132,7 @@ export function Bench() {
           {step.detail ? `${asSentence(step.detail)} ` : ''}
           {step.missedUntil !== null &&
             closes !== null &&
+            step.missedUntil > closes + SHORT_GAP &&
             `Miss ${words.moment(closes)} and it waits until ${words.moment(step.missedUntil)}.`}
           {step.afterwards && ` ${step.afterwards}.`}
         </p>

@@ -7,6 +7,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { Cautions } from '../../views/Cautions.tsx';
 import { PaintStrip } from '../../views/paint.tsx';
+import { stepTitle } from '../../views/stepTitle.ts';
 import { Why } from '../../views/Why.tsx';
 import { WorthAMinute } from './WorthAMinute.tsx';
 import { ToBuyBefore } from './ToBuyBefore.tsx';
@@ -79,7 +80,7 @@ export function Tonight() {
                 key={step.id}
                 at={words.clock(step.placed?.start ?? 0)}
                 lab={step.coat?.lab}
-                title={step.placed?.scuff ? `Scuff, then ${step.title.toLowerCase()}` : step.title}
+                title={stepTitle(step)}
                 minutes={step.minutes}
                 detail={
                   <>

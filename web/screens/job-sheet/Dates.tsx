@@ -5,6 +5,7 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
+import { stepTitle } from '../../views/stepTitle.ts';
 import { Why } from '../../views/Why.tsx';
 import { HangingNow } from './HangingNow.tsx';
 import { OwnMinutes } from './OwnMinutes.tsx';
@@ -58,9 +59,7 @@ export function Dates({ piece, view }: SectionProps) {
                   <time className="figure">{words.clock(step.placed?.start ?? 0)}</time>
                   <PaintStrip lab={step.coat?.lab ?? null} className="h-5 w-[8px] self-center" />
                   <span>
-                    <span className="font-[650] text-ink">
-                      {step.placed?.scuff ? `Scuff, then ${step.title.toLowerCase()}` : step.title}
-                    </span>{' '}
+                    <span className="font-[650] text-ink">{stepTitle(step)}</span>{' '}
                     <span className="second text-small">
                       {step.afterwards && <strong className="font-[650]">{step.afterwards}. </strong>}
                       {step.on.map((on) => piece.parts.find((part) => part.id === on.partId)?.name.toLowerCase()).join(', ')}

@@ -48,11 +48,16 @@ export function Finish({ piece, view }: SectionProps) {
         <h2 id="finish" className="!text-title">
           {piece.finished || !fit
             ? 'Fitted together'
-            : fit.placed
-              ? `Goes together ${words.moment(fit.placed.start)}`
+            : view.likely !== null
+              ? `Likely together ${words.day(view.likely)}, safe ${words.day(view.safe ?? view.likely)}`
               : 'Cannot go together yet'}
         </h2>
-        {fit && <p className="mt-1">{asSentence((fit.placed ? (fit.notBeforeWhy ?? fit.placed.hold.text) : fit.unplacedWhy) ?? '')}</p>}
+        {fit && (
+          <p className="mt-1">
+            {fit.placed ? `Planned ${words.moment(fit.placed.start)} if nothing goes wrong. ` : ''}
+            {asSentence((fit.placed ? (fit.notBeforeWhy ?? fit.placed.hold.text) : fit.unplacedWhy) ?? '')}
+          </p>
+        )}
         <h3 className="mt-4 font-[650] text-ink">Parts, in the order they go together</h3>
         <ol className="mt-1">
           {fitOrder(piece).map((part) => (
