@@ -136,6 +136,11 @@ describe('a product sheet', () => {
         isocyanate: true,
         label: {
           pattern: 'mist-then-wet',
+          layerUntilMin: 2880,
+          clearFromMin: 30,
+          clearUntilMin: 1440,
+          afterwards: 'scuff',
+          heatC: 120,
           thinning: { least: 0.1, usual: 0.2, most: 0.3 },
           hardener: { parts: 0.5, glossAtMost: -20 },
           over: ['solvent-base', 'waterborne-base'],

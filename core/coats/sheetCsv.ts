@@ -9,6 +9,9 @@ const FIGURES = [
   'coatFromMin',
   'coatUntilMin',
   'layerFromMin',
+  'layerUntilMin',
+  'clearFromMin',
+  'clearUntilMin',
   'againMin',
   'flatMin',
   'tapeSafeMin',
@@ -23,11 +26,13 @@ const FIGURES = [
   'gloss',
   'potLifeMin',
   'inductionMin',
+  'heatC',
 ] as const;
 
 /** What a label says in more than one figure: each as its own column, families one after the other. */
 const SAYINGS = [
   'pattern',
+  'afterwards',
   'thinningLeast',
   'thinningUsual',
   'thinningMost',
@@ -41,9 +46,10 @@ const SAYINGS = [
 
 type Cells = Readonly<Record<string, string | number>>;
 
-function sayingsOf({ pattern, thinning, hardener, over, notOver }: Label): Cells {
+function sayingsOf({ pattern, afterwards, thinning, hardener, over, notOver }: Label): Cells {
   return {
     pattern: pattern ?? '',
+    afterwards: afterwards ?? '',
     thinningLeast: thinning?.least ?? '',
     thinningUsual: thinning?.usual ?? '',
     thinningMost: thinning?.most ?? '',
@@ -109,6 +115,7 @@ function rowAsSheet(row: Record<string, string>, before: Sheet | undefined, newI
   const label = said({
     ...Object.fromEntries(FIGURES.map((key) => [key, number(key)])),
     pattern: text('pattern'),
+    afterwards: text('afterwards'),
     thinning: ratios({ least: number('thinningLeast'), usual: number('thinningUsual'), most: number('thinningMost') }),
     hardener: ratios({
       parts: number('hardenerParts'),

@@ -255,6 +255,7 @@ export const PLAIN: Record<string, string> = {
   'rust-light': 'light rust',
   'rust-deep': 'deep rust',
   'mould-line': 'mould line',
+  'tack-cloth': 'tack cloth',
   'layer-lines': 'layer lines',
   'support-marks': 'support marks',
   crack: 'crack',

@@ -10,6 +10,7 @@ import { logEvents, newId } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { AddCan } from './AddCan.tsx';
 import { SheetList } from './SheetList.tsx';
+import { StockList } from './StockList.tsx';
 
 /** What stands on the shelf, how full, and what it is. */
 export function Shelf() {
@@ -62,6 +63,7 @@ export function Shelf() {
           </ul>
         </details>
       )}
+      <StockList />
       <SheetList />
     </>
   );

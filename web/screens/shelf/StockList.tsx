@@ -1,0 +1,127 @@
+import { supplyName } from '#core/amounts/index';
+import { capital, parseNumber, toIso } from '#core/units/index';
+import { plain, type Stock, SUPPLY_KINDS, type SupplyUnit, stockSchema, supplyUnitSchema } from '#core/facts/index';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { newId, useSaving } from '../../app/useFacts.ts';
+import { RemoveButton } from '../../views/RemoveButton.tsx';
+import { TextField } from '../../views/TextField.tsx';
+import { supplyText } from '../job-sheet/Supplies.tsx';
+
+/** Papers, tape, stripper and the rest that are owned: what stands here is used before any is bought. */
+export function StockList() {
+  const { facts } = usePlan();
+  const { remove } = useSaving();
+  const rows = [...facts.stock].sort((a, b) => supplyName(a).localeCompare(supplyName(b), 'en', { numeric: true }));
+  return (
+    <section className="sheet mt-5" aria-label="Papers, tape and the rest">
+      <h2>Papers, tape and the rest</h2>
+      {rows.length === 0 && <p className="second mt-2">Nothing noted yet. What you own is used first and costs a piece nothing more.</p>}
+      <ul className="mt-2 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
+        {rows.map((row) => (
+          <li key={row.id} className="flex items-center justify-between gap-3 border-b border-hairline py-1">
+            <span>{supplyName(row)}</span>
+            <span className="flex items-center">
+              <span className="figure">{row.left === undefined ? 'some' : supplyText(row.left, row.unit)}</span>
+              <RemoveButton what={supplyName(row)} onRemove={() => void remove('stock', row.id, `${supplyName(row)} is off the shelf.`)} />
+            </span>
+          </li>
+        ))}
+      </ul>
+      <AddStock />
+    </section>
+  );
+}
+
+/** The unit each kind is counted in, until another is chosen. */
+const UNIT_OF: Readonly<Record<Stock['kind'], SupplyUnit>> = {
+  paper: 'sheet',
+  pad: 'piece',
+  tape: 'm',
+  cover: 'm',
+  stripper: 'mL',
+  cleaner: 'mL',
+  'metal-prep': 'mL',
+  filler: 'mL',
+  promoter: 'mL',
+  compound: 'mL',
+  protection: 'mL',
+  gloves: 'pair',
+  'tack-cloth': 'piece',
+  cup: 'piece',
+};
+
+const typedSchema = z
+  .object({ kind: stockSchema.shape.kind, spec: stockSchema.shape.spec, left: z.string(), unit: supplyUnitSchema })
+  .transform(({ kind, spec, left, unit }, context) => {
+    const amount = left.trim() === '' ? undefined : parseNumber(left);
+    if (amount === null || (amount !== undefined && (amount < 0 || amount > 100_000))) {
+      context.addIssue({ code: 'custom', path: ['left'], message: 'How much is there? A number from 0, or leave it empty for some.' });
+      return z.NEVER;
+    }
+    // A paper goes by its grit, however it was typed.
+    const grit = kind === 'paper' ? /^p?\s*(\d{2,4})$/i.exec(spec)?.[1] : undefined;
+    return { kind, spec: grit ? `P${grit}` : spec, unit, ...(amount === undefined ? {} : { left: amount }) };
+  });
+
+function AddStock() {
+  const { facts } = usePlan();
+  const { save } = useSaving();
+  const { register, handleSubmit, formState, setValue, reset } = useForm<
+    z.input<typeof typedSchema>,
+    unknown,
+    z.output<typeof typedSchema>
+  >({
+    resolver: zodResolver(typedSchema),
+    defaultValues: { kind: 'paper', spec: '', left: '', unit: 'sheet' },
+  });
+  const add = handleSubmit(async (row) => {
+    const known = facts.stock.find((own) => own.kind === row.kind && own.spec.toLowerCase() === row.spec.toLowerCase());
+    const counted = { ...row, id: known?.id ?? newId(), leftAt: toIso(nowMinute()) };
+    if (await save('stock', counted, `${supplyName(row)} is on the shelf.`)) reset({ kind: row.kind, unit: row.unit, spec: '', left: '' });
+  });
+  const kind = register('kind');
+  return (
+    <form
+      className="mt-4 grid items-end gap-3 sm:grid-cols-[180px_1fr_140px_120px_auto]"
+      onSubmit={add}
+      noValidate
+      aria-label="Something owned"
+    >
+      <label className="block">
+        <span className="mb-1 block font-[650]">Kind</span>
+        <select
+          className="field"
+          {...kind}
+          onChange={(event) => {
+            void kind.onChange(event);
+            setValue('unit', UNIT_OF[event.target.value as Stock['kind']]);
+          }}
+        >
+          {SUPPLY_KINDS.map((own) => (
+            <option key={own} value={own}>
+              {capital(plain(own))}
+            </option>
+          ))}
+        </select>
+      </label>
+      <TextField label="Which" mono={false} placeholder="P400" problem={formState.errors.spec?.message} {...register('spec')} />
+      <TextField label="How much" quiet inputMode="decimal" problem={formState.errors.left?.message} {...register('left')} />
+      <label className="block">
+        <span className="second mb-1 block">Counted in</span>
+        <select className="field" {...register('unit')}>
+          {supplyUnitSchema.options.map((unit) => (
+            <option key={unit} value={unit}>
+              {unit}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button type="submit" className="act !min-h-10" disabled={formState.isSubmitting}>
+        It is here
+      </button>
+    </form>
+  );
+}
