@@ -100,7 +100,7 @@ export function stackJoint(
 /** The verdict of a layer in one state of the film below, as it is at some moment, with all that is known of its products. */
 export function jointInState(
   material: Material,
-  under: UnderFilm,
+  under: UnderFilm | null,
   layer: ResolvedLayer,
   evidence: readonly Evidence[],
   when: Pick<Below, 'state' | 'scuffed' | 'hours'>,

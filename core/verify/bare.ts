@@ -53,11 +53,20 @@ function willBePainted(part: Part): boolean {
 /** Sanding to metal, and the last of a stripping; scuffing paint that stays bares nothing. */
 function bares(step: PlacedStep, all: readonly PlacedStep[]): boolean {
   if (step.stage === 'prep') return step.title.startsWith('Sand');
+  // A wiped surface is still bare steel; only metal prep keeps it.
+  if (step.stage === 'clean') return !keptBefore(step, all);
   if (step.stage !== 'strip' && step.stage !== 'strip-off') return false;
   return !all.some(
     (other) =>
       (other.stage === 'strip-on' || other.stage === 'strip-off' || other.stage === 'strip') && other.placed.start > step.placed.end,
   );
+}
+
+/** Old paint that stays, or metal prep that comes next, keeps the steel from here on. */
+function keptBefore(step: PlacedStep, all: readonly PlacedStep[]): boolean {
+  const next = all.slice(all.indexOf(step) + 1).find((other) => other.stage === 'metal-prep' || other.coat !== undefined);
+  const bared = all.some((other) => other.stage === 'prep' && other.title.startsWith('Sand') && other.placed.start < step.placed.start);
+  return !bared || next?.stage === 'metal-prep';
 }
 
 function countsAgainstRust(step: PlacedStep): boolean {

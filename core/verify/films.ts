@@ -230,10 +230,9 @@ class Story {
 
   #onGround(step: PlacedStep, resolved: ResolvedLayer): Violation[] {
     const kept = !this.#stripped && this.#part.finish !== 'bare' && this.#keepsPaint();
-    if (!kept) return [];
-    const under = keptPaint(this.#part);
+    const under = kept ? keptPaint(this.#part) : null;
     const verdict = jointInState(this.#part.material, under, resolved, this.#told.evidence, {
-      state: under.kept?.state ?? 'dry',
+      state: under?.kept?.state ?? 'dry',
       scuffed: true,
     });
     return this.#unless(verdict.verdict, step, verdict.because);

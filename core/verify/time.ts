@@ -83,6 +83,20 @@ export function parcelViolations(verified: Verified): Violation[] {
           .map((step) => broken('parcel', step, `${parcel.name} is not here yet`));
       }),
   );
+  const fits = partsWithSteps(verified).flatMap(({ piece, part, steps }) =>
+    part.id !== piece.parts[0].id
+      ? []
+      : steps
+          .filter((step) => step.stage === 'fit')
+          .flatMap((step) => {
+            const awaited = lastAwaited(
+              piece.parcels.filter((parcel) => !parcel.arrived && parcel.holds === undefined),
+              plan.now,
+            );
+            const early = awaited !== null && (awaited.at === null || step.placed.start < awaited.at - TOLERANCE);
+            return early ? [broken('parcel', step, 'what the fit waits for is not here yet')] : [];
+          }),
+  );
   const waits = facts.events.filter((event) => event.kind === 'wait');
   const undone = new Set(facts.events.flatMap((event) => (event.kind === 'undo' ? [event.undoes] : [])));
   const early = verified.steps.flatMap((step) => {
@@ -91,5 +105,5 @@ export function parcelViolations(verified: Verified): Violation[] {
       ? [broken('put off', step, `it was put off until ${wait.until}`)]
       : [];
   });
-  return [...held, ...early];
+  return [...held, ...fits, ...early];
 }

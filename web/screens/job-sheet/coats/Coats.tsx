@@ -1,4 +1,6 @@
 import type { Layer } from '#core/facts/index';
+import type { LayerView } from '#core/plan/index';
+import { counted, sentences } from '#core/units/index';
 import { useState } from 'react';
 import { useSaving } from '../../../app/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
@@ -14,6 +16,7 @@ import { Systems } from './Systems.tsx';
 import { Tiles } from './Tiles.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { LayerList } from './LayerList.tsx';
+import { GuessMark, settled } from '../GuessMark.tsx';
 import { PartTabs, usePart } from '../PartTabs.tsx';
 import { isPlanned } from '#core/safety/index';
 
@@ -40,7 +43,10 @@ export function Coats({ piece, view }: SectionProps) {
   const saveLayers = (layers: Layer[], said: string) =>
     void save(
       'pieces',
-      { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? { ...own, layers, colourOrder: undefined } : own)) },
+      {
+        ...settled(piece, `coats:${part.id}`),
+        parts: piece.parts.map((own) => (own.id === part.id ? { ...own, layers, colourOrder: undefined } : own)),
+      },
       said,
     );
   const laidIds = new Set(stack.layers.filter((layer) => layer.laidCoats > 0).map((layer) => layer.layerId));
@@ -59,7 +65,8 @@ export function Coats({ piece, view }: SectionProps) {
                 {Math.round(stack.filmUm)} µm film
               </Why>
               : <strong className="text-ink">{stack.reliefText}</strong>
-            </span>
+            </span>{' '}
+            <GuessMark piece={piece} guess={`coats:${part.id}`} />
           </h2>
           <PartTabs parts={parts} part={part} choose={choose} />
         </div>
@@ -93,11 +100,7 @@ export function Coats({ piece, view }: SectionProps) {
             {[...stack.layers].reverse().map((layer) => (
               <li key={layer.layerId} className="flex justify-between gap-3">
                 <span className="truncate">{layer.name}</span>
-                <Why
-                  title="Amount"
-                  text={`${layer.coats} × ${words.volume(layer.mlPerCoat)}: ${layer.holds === 'sweeps' ? 'a can empties by time, so the sweeps decide' : 'the film decides'}. Nozzle and residue come on top.`}
-                  source={layer.source}
-                >
+                <Why title="Amount" text={amountText(layer, words.volume)} source={layer.source}>
                   <span className="figure">{words.volume(layer.ml)}</span>
                 </Why>
               </li>
@@ -107,4 +110,11 @@ export function Coats({ piece, view }: SectionProps) {
       </aside>
     </div>
   );
+}
+
+/** Both ways a coat is reckoned, and the one that holds. */
+function amountText({ coats, mlPerCoat, filmMl, sweepsMl, holds, hand }: LayerView, volume: (ml: number) => string): string {
+  const both = `By its film ${volume(filmMl)} a coat, by its sweeps ${volume(sweepsMl)}`;
+  const why = holds === 'film' ? 'the film asks for more' : hand === 'aerosol' ? 'a can empties by time' : 'the sweeps put on more';
+  return sentences(`${counted(coats, 'coat')} of ${volume(mlPerCoat)}`, `${both}: ${why}`, 'Nozzle and residue come on top');
 }

@@ -83,9 +83,17 @@ function KeepStack({ piece, part }: { piece: Piece; part: Part }) {
     const system = { id: newId(), name: name.trim(), layers: part.layers.map((layer) => ({ ...layer, covers: 'all' as const })) };
     if (name.trim() && (await save('systems', system, `${system.name} is kept.`))) setName('');
   };
+  const [target, setTarget] = useState<Part | null>(null);
   const copyTo = (id: string) => {
+    const other = others.find((own) => own.id === id);
+    if (!other) return;
+    if (paintedZones(other).length > 1 && coveredZones(part).length > 1) return setTarget(other);
     const layers = part.layers.map((layer): Layer => ({ ...layer, id: newId(), covers: 'all' }));
-    void savePiece(withPart(piece, id, { layers, colourOrder: undefined }), 'Copied. Every layer can be changed there.');
+    copy(other, layers);
+  };
+  const copy = (other: Part, layers: Layer[]) => {
+    setTarget(null);
+    void savePiece(withPart(piece, other.id, { layers, colourOrder: undefined }), 'Copied. Every layer can be changed there.');
   };
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
@@ -117,6 +125,62 @@ function KeepStack({ piece, part }: { piece: Piece; part: Part }) {
           </select>
         </label>
       )}
+      {target && <WhichZone from={part} to={target} onCopy={(layers) => copy(target, layers)} onCancel={() => setTarget(null)} />}
     </div>
+  );
+}
+
+function paintedZones(part: Part): Part['zones'] {
+  return part.zones.filter((zone) => zone.bare === undefined);
+}
+
+/** Zones that a layer names by themselves. */
+function coveredZones(part: Part): Part['zones'] {
+  return part.zones.filter((zone) => part.layers.some((layer) => layer.covers !== 'all' && layer.covers.includes(zone.id)));
+}
+
+/** Which zone of the other part takes the coats of which zone here. */
+function WhichZone({ from, to, onCopy, onCancel }: { from: Part; to: Part; onCopy: (layers: Layer[]) => void; onCancel: () => void }) {
+  const zones = coveredZones(from);
+  const targets = paintedZones(to);
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(zones.map((zone, index) => [zone.id, targets[Math.min(index, targets.length - 1)].id])),
+  );
+  const copy = () =>
+    onCopy(
+      from.layers.map((layer) => ({
+        ...layer,
+        id: newId(),
+        covers: layer.covers === 'all' ? 'all' : [...new Set(layer.covers.map((id) => chosen[id] ?? targets[0].id))],
+      })),
+    );
+  return (
+    <fieldset className="basis-full border border-hairline p-3">
+      <legend className="px-1 font-[650]">Which goes where on {to.name.toLowerCase()}?</legend>
+      {zones.map((zone) => (
+        <label key={zone.id} className="mb-2 flex items-center justify-between gap-3">
+          <span>{zone.name}</span>
+          <select
+            className="field !min-h-9 !w-40"
+            value={chosen[zone.id]}
+            onChange={(event) => setChosen({ ...chosen, [zone.id]: event.target.value })}
+          >
+            {targets.map((target) => (
+              <option key={target.id} value={target.id}>
+                {target.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      ))}
+      <span className="flex gap-2">
+        <button type="button" className="act !min-h-9" data-first="true" onClick={copy}>
+          Copy so
+        </button>
+        <button type="button" className="act !min-h-9" onClick={onCancel}>
+          Cancel
+        </button>
+      </span>
+    </fieldset>
   );
 }
