@@ -105,7 +105,10 @@ describe('whole jobs', () => {
       await expect.poll(() => page.getByLabel('Name of the part').inputValue()).toBe('New part');
       await page.getByLabel('Name of the part').fill(`Ladder ${parts}`);
       await page.getByLabel('Name of the part').blur();
-      await page.locator('label', { hasText: /^Material/ }).getByRole('combobox').selectOption('steel');
+      await page
+        .locator('label', { hasText: /^Material/ })
+        .getByRole('combobox')
+        .selectOption('steel');
       await tree.getByText(`Ladder ${parts}`, { exact: true }).waitFor();
     }
     for (const { name } of (await stored()).facts.pieces.find((piece) => piece.id === id)?.parts ?? []) {

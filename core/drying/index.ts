@@ -35,3 +35,4 @@ export { USUAL_AIR, usualPlace } from './usualAir.ts';
 export { cureLimit, type ForcedCure, forcedCure, sunSurface } from './forcedCure.ts';
 export { type Logged, readLoggerCsv } from './loggerCsv.ts';
 export { seriesAt } from './series.ts';
+export { guessedPosition } from './daylight.ts';

@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { PlacePosition } from './PlacePosition.tsx';
 import { FileInput } from '../../views/FileInput.tsx';
 
 /** Each place with its air now, and what it is used for. A typed reading counts until the next one. */
@@ -17,7 +18,10 @@ export function Places() {
     <ul className="mt-3">
       {facts.places.map((place) => (
         <li key={place.id} className="grid items-center gap-x-4 gap-y-2 sm:grid-cols-[minmax(0,1fr)_auto] border-t border-hairline py-3">
-          <PlaceAir place={place} />
+          <span>
+            <PlaceAir place={place} />
+            {(place.kind === 'outdoors' || place.kind === 'balcony') && <PlacePosition place={place} />}
+          </span>
           <span className="flex flex-wrap gap-2 sm:justify-end">
             <button
               type="button"

@@ -8,6 +8,7 @@ import { Pictures } from './Pictures.tsx';
 import { Sharpen } from './Sharpen.tsx';
 import { Walk } from './Walk.tsx';
 import { isPlanned } from '#core/safety/index';
+import { KeptBecause } from './KeptBecause.tsx';
 
 /** The piece with its marks on the left, its parts on the right, and the next question above both. */
 export function Overview({ piece, view }: SectionProps) {
@@ -40,7 +41,10 @@ export function Overview({ piece, view }: SectionProps) {
               <Line name="Old paint">
                 {piece.leadExcluded ? 'cleared of lead' : 'may hold lead: wet methods only'} <GuessMark piece={piece} guess="lead" />
               </Line>
-              <Line name="Aim">{plain(piece.aim)}</Line>
+              <Line name="Aim">
+                {plain(piece.aim)}
+                {piece.aim === 'preserve' && <KeptBecause piece={piece} />}
+              </Line>
               {piece.set && <Line name="Set">{piece.set}</Line>}
               {piece.wishes && <Line name="Wishes">{piece.wishes}</Line>}
               {piece.factory && <Line name="From the factory">{piece.factory}</Line>}
