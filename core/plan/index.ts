@@ -12,7 +12,7 @@ export {
   type SharpenQuestion,
   type WhereNow,
 } from './guesses/index.ts';
-export type { PieceMoney } from './money/index.ts';
+export { type PieceMoney, suppliesToBuy } from './money/index.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { plan, type Plan, type PlanInput } from './plan.ts';
 export { bathsOf, type CoatOfStep, partKey, pieceKey, type Preparation, preparationOf, type Step } from './steps/index.ts';

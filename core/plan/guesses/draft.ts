@@ -60,7 +60,7 @@ export function draftPiece(
     parts.push(part);
     guesses.push(`material:${part.id}`, `size:${part.id}`);
     if (answers.whereNow === 'untouched' && part.zones.some((zone) => zone.bare === undefined)) guesses.push(`finish:${part.id}`);
-    if (answers.colours.length === 0 && part.layers.length > 0) guesses.push(`coats:${part.id}`);
+    if (part.layers.length > 0) guesses.push(`coats:${part.id}`);
   }
   const piece: Piece = {
     id: newId(),

@@ -1,1 +1,2 @@
 export { type PieceMoney, pieceMoney } from './money.ts';
+export { suppliesToBuy } from './suppliesToBuy.ts';

@@ -11,6 +11,8 @@ export type PricedSupply = SupplyLine & {
   /** Of it on the shelf; null: some, never counted, taken to be enough. */
   readonly owned: number | null;
   readonly toBuy: number;
+  /** Minor units of money for one unit. */
+  readonly unitPrice: number;
   /** Minor units of money for what is to be bought. */
   readonly cost: number;
   readonly source: 'own' | 'default';
@@ -71,6 +73,7 @@ function priced(line: SupplyLine, corrected: number | undefined, stock: readonly
     corrected: corrected !== undefined,
     owned,
     toBuy,
+    unitPrice: price,
     cost: Math.round(toBuy * price),
     source,
   };

@@ -3,7 +3,7 @@ import type { LogEvent } from '#core/facts/index';
 import { FAULTS, type Sign } from '#core/faults/index';
 import { cautionsFor } from '#core/safety/index';
 import { asSentence, toIso } from '#core/units/index';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { logEvents, newId } from '../../app/useFacts.ts';
@@ -21,6 +21,7 @@ import { Looks } from './Looks.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { partKeyParts } from './stepKeyParts.ts';
 import { stayOf, whoText } from './stay.ts';
+import { useToGo } from './useToGo.ts';
 import { WindowBar } from './WindowBar.tsx';
 
 type Sheet = 'wait' | 'trouble' | null;
@@ -38,7 +39,8 @@ export function Bench() {
   const [said, setSaid] = useState('');
   const pressed = useRef<string | null>(null);
   const stay = stayOf(plan);
-  const steps = stay?.session.stepIds.flatMap((id) => stepById.get(id) ?? []) ?? [];
+  const steps = useMemo(() => stay?.session.stepIds.flatMap((id) => stepById.get(id) ?? []) ?? [], [stay?.session, stepById]);
+  const toGo = useToGo(steps, plan);
   const step = steps[0];
   const stepId = step?.id;
   const piece = step && pieceById.get(step.pieceId);
@@ -117,7 +119,7 @@ export function Bench() {
       <div className="mx-auto flex w-full max-w-[720px] flex-1 flex-col px-[18px] pt-4 pb-4">
         <p className="flex justify-between text-small text-[#b4b4b4]">
           <Link to="/" className="underline underline-offset-4">
-            Tonight · {steps.length} to go
+            Tonight · {toGo.left} to go{toGo.more > 0 ? `, ${toGo.more} more fit in` : ''}
           </Link>
           <span className="figure">{words.clock(now)}</span>
         </p>
@@ -148,7 +150,7 @@ export function Bench() {
         <Inspections key={`seen ${step.id}`} step={step} now={now} onSaid={setSaid} />
         <Finger step={step} now={now} onSaid={setSaid} />
         <p role="status" className="mt-3 min-h-6 text-[#d0d0d0]">
-          {said}
+          {said || toGo.added}
         </p>
         <div className="mt-auto" />
         {justDone && <AfterDone just={justDone} onClose={() => setJustDone(null)} placeId={workshop.dryPlaceId} />}

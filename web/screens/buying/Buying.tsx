@@ -1,3 +1,6 @@
+import { supplyKey, supplyName } from '#core/amounts/index';
+import { suppliesToBuy } from '#core/plan/index';
+import { supplyText } from '../../views/supplyText.ts';
 import type { PurchaseLine, ShopTotal } from '#core/buying/index';
 import { counted, toIso } from '#core/units/index';
 import { Printer } from 'lucide-react';
@@ -36,6 +39,7 @@ export function Buying() {
         {shops.map((shop) => (
           <Shop key={shop.shopId ?? 'any'} shop={shop} />
         ))}
+        <Beside />
         {shops.length > 0 && (
           <button type="button" className="act noprint mt-5" onClick={() => window.print()}>
             <Printer size={18} aria-hidden /> Print the list
@@ -79,6 +83,29 @@ export function Buying() {
         )}
       </aside>
     </div>
+  );
+}
+
+/** Papers, tape and the rest that all pieces together still lack. */
+function Beside() {
+  const { plan } = usePlan();
+  const words = useWords();
+  const lines = suppliesToBuy(plan.pieces.map(({ money }) => money.supplies));
+  if (lines.length === 0) return null;
+  return (
+    <section aria-label="Beside paint" className="mt-5">
+      <h2 className="border-b-2 border-ink pb-1">Beside paint, wherever it is sold</h2>
+      <ul className="grid gap-x-8 sm:grid-cols-2">
+        {lines.map((line) => (
+          <li key={supplyKey(line)} className="flex justify-between gap-3 border-b border-hairline py-1">
+            <span>{supplyName(line)}</span>
+            <span className="figure">
+              {supplyText(line.toBuy, line.unit)}, {words.money(line.cost, line.source === 'default')}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -1,20 +1,15 @@
 import { supplyKey, supplyName } from '#core/amounts/index';
-import type { Piece, SupplyUnit } from '#core/facts/index';
+import type { Piece } from '#core/facts/index';
 import type { PieceMoney } from '#core/plan/index';
-import { counted, parseNumber, toIso } from '#core/units/index';
+import { parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { supplyText } from '../../views/supplyText.ts';
 import { usePieceSave } from './pieceChanges.ts';
 
 type Line = PieceMoney['supplies'][number];
-
-/** "5 sheets", "4.2 m": an amount in the unit of its kind. */
-export function supplyText(amount: number, unit: SupplyUnit): string {
-  const rounded = Math.round(amount * 10) / 10;
-  return unit === 'm' || unit === 'mL' ? `${rounded} ${unit}` : counted(rounded, unit);
-}
 
 /** Papers by grit, tape by width, stripper and the rest, line by line: each amount can be corrected, each kind be owned. */
 export function Supplies({ piece, lines }: { piece: Piece; lines: readonly Line[] }) {

@@ -8,7 +8,7 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { TextField } from '../../views/TextField.tsx';
-import { supplyText } from '../job-sheet/Supplies.tsx';
+import { supplyText } from '../../views/supplyText.ts';
 
 /** Papers, tape, stripper and the rest that are owned: what stands here is used before any is bought. */
 export function StockList() {

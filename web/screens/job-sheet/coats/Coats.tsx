@@ -1,7 +1,9 @@
 import type { Layer } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
+import { onTheirGrounds } from './onTheirGrounds.ts';
 import { counted, sentences } from '#core/units/index';
 import { useState } from 'react';
+import { usePlan } from '../../../app/PlanContext.tsx';
 import { useSaving } from '../../../app/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { Why } from '../../../views/Why.tsx';
@@ -24,6 +26,7 @@ const RANK = { sits: 0, care: 1, stop: 2 } as const;
 
 /** The coat stack of a part: drawn to scale, judged joint by joint, edited where it stands. */
 export function Coats({ piece, view }: SectionProps) {
+  const { facts } = usePlan();
   const { save } = useSaving();
   const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
@@ -40,15 +43,20 @@ export function Coats({ piece, view }: SectionProps) {
     const own = joints.filter((entry) => entry.layerId === layer.id).sort((a, b) => RANK[b.joint.verdict] - RANK[a.joint.verdict])[0];
     return own ? [{ layerId: layer.id, verdict: own.joint.verdict, laid: own.laid }] : [];
   });
-  const saveLayers = (layers: Layer[], said: string) =>
+  const saveLayers = (wished: Layer[], said: string) => {
+    const guessed = piece.guesses.includes(`coats:${part.id}`);
+    const { layers, note } = onTheirGrounds(part.layers, wished, facts, guessed);
+    // Only a person's own count of coats settles the guess.
+    const countedByHand = wished.some((layer) => part.layers.some((own) => own.id === layer.id && own.coats !== layer.coats));
     void save(
       'pieces',
       {
-        ...settled(piece, `coats:${part.id}`),
+        ...(countedByHand ? settled(piece, `coats:${part.id}`) : piece),
         parts: piece.parts.map((own) => (own.id === part.id ? { ...own, layers, colourOrder: undefined } : own)),
       },
-      said,
+      note ? `${said} ${note}` : said,
     );
+  };
   const laidIds = new Set(stack.layers.filter((layer) => layer.laidCoats > 0).map((layer) => layer.layerId));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
