@@ -125,7 +125,7 @@ function byShop(lines: readonly PurchaseLine[], facts: Facts): ShopTotal[] {
     const free = shop?.freeOver !== undefined && goods >= shop.freeOver;
     return {
       shopId,
-      name: shop?.name ?? 'any shop, at a usual price',
+      name: shop?.name ?? 'Any shop, at a usual price',
       goods,
       delivery: shop && !free ? shop.delivery : 0,
       lines: own,

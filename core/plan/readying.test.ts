@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Facts, Layer, LogEvent } from '#core/facts/index';
-import { at, cans, done, enamel, lacquer, part, piece, planOf, primer, shelf, steps, workshop } from '#core/invented/index';
+import { toIso } from '#core/units/index';
+import { at, cans, done, enamel, lacquer, NOW, part, piece, planOf, primer, shelf, steps, workshop } from '#core/invented/index';
 
 describe('bare polypropylene', () => {
   const skid = (material: 'pp' | 'unknown' | 'abs') => part({ material, layers: [lacquer()] });
@@ -77,5 +78,28 @@ describe('paint kept for touch-up', () => {
     expect(steps(planOf(part()), 'fit')[0].checks?.join(' ')).toMatch(/Touch-up jars .*\(5 mL\)/);
     const plain = piece(part({ layers: [primer()] }));
     expect(steps(planOf(plain.parts[0]), 'fit')[0].checks?.join(' ')).not.toContain('Touch-up');
+  });
+});
+
+describe('reducer on the shelf', () => {
+  const thinnedBottle = {
+    ...shelf,
+    workshop: [{ ...shelf.workshop[0], hands: ['airbrush' as const] }],
+    sheets: shelf.sheets.map((sheet) => ({
+      ...sheet,
+      hand: 'airbrush' as const,
+      form: 'bottle' as const,
+      label: { ...sheet.label, thinning: { least: 0.5, usual: 1, most: 2 } },
+    })),
+  };
+  const reducer = (stock: typeof shelf.stock) =>
+    planOf(part({ finish: 'bare' }), [], {}, { ...thinnedBottle, stock }).needs.find((need) => need.what === 'reducer');
+  it('is used before any is bought, and a row never counted is enough', () => {
+    const need = reducer([]);
+    expect(need?.missingMl).toBeGreaterThan(0);
+    const row = { id: 'r', kind: 'cleaner' as const, spec: need?.name ?? '', unit: 'mL' as const, leftAt: toIso(NOW) };
+    expect(reducer([{ ...row, left: 500 }])?.missingMl).toBe(0);
+    expect(reducer([{ ...row, left: 0 }])?.missingMl).toBe(need?.missingMl);
+    expect(reducer([row])?.missingMl).toBe(0);
   });
 });

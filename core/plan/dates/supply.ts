@@ -1,7 +1,7 @@
 import { batchMl, CAN_RESIDUE, reserveMl } from '#core/amounts/index';
 import { leadDays, type PaintNeed, shelfCans, type ShelfCan, usableMl } from '#core/buying/index';
 import { familyDrying } from '#core/drying/index';
-import type { Facts } from '#core/facts/index';
+import type { Facts, Stock } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
@@ -39,7 +39,7 @@ export function paintNeeds(
   }
   const startOf = (step: Step) => placed.get(step.id)?.start;
   const paints = [...coats].map(([mix, own]) => paintNeed(mix, own, startOf, facts, cans));
-  return [...paints, ...additiveNeeds([...coats.values()].flat(), startOf)];
+  return [...paints, ...additiveNeeds([...coats.values()].flat(), startOf, facts.stock)];
 }
 
 type StartOf = (step: Step) => Minute | undefined;
@@ -93,7 +93,12 @@ function reducerName(coat: Coat): string {
 }
 
 /** Reducer and hardener are needs of their own: one reducer serves every paint that is thinned with it (BRIEF §6). */
-function additiveNeeds(steps: readonly Step[], startOf: StartOf): PaintNeed[] {
+function additiveNeeds(steps: readonly Step[], startOf: StartOf, stock: readonly Stock[]): PaintNeed[] {
+  const onShelf = (name: string, ml: number) => {
+    const row = stock.find((own) => own.unit === 'mL' && own.spec === name);
+    // A row never counted is taken to be enough.
+    return row ? (row.left ?? ml) : 0;
+  };
   const needs = new Map<string, { name: string; what: 'reducer' | 'hardener'; coat: Coat; steps: Step[]; ml: number }>();
   const add = (what: 'reducer' | 'hardener', name: string, step: Step, ml: number) => {
     if (ml <= 0 || name === 'water') return;
@@ -115,10 +120,10 @@ function additiveNeeds(steps: readonly Step[], startOf: StartOf): PaintNeed[] {
     hand: coat.hand,
     coatsMl: ml,
     neededMl: ml,
-    shelfMl: 0,
+    shelfMl: onShelf(name, ml),
     keptMl: 0,
     jarMl: 0,
-    missingMl: ml,
+    missingMl: Math.max(0, ml - onShelf(name, ml)),
     neededBy: firstStart(own, startOf),
   }));
 }

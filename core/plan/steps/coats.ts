@@ -133,6 +133,8 @@ class Coating {
   }
 
   #inspectLater({ resolved }: PlacedLayer): void {
+    // Tiles of a board are judged as a whole.
+    if (this.#chain.of.piece.board) return;
     const what = resolved.role === 'clear' ? 'clear' : resolved.role.endsWith('primer') ? 'primer' : 'colour';
     this.#chain.inspectNext({ partId: this.#chain.of.part.id, layerId: resolved.layer.id, name: resolved.name, what });
   }

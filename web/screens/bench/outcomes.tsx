@@ -35,7 +35,7 @@ export function OutcomeChoices({ step, onOutcome }: { step: PlannedStep; onOutco
   return (
     <fieldset className="mx-auto max-w-[720px] px-[18px] pt-3">
       <legend className="float-left w-full pb-2 text-lead text-[#d0d0d0]">{question}</legend>
-      <div className="grid gap-[10px]" style={{ gridTemplateColumns: `repeat(${outcomes.length}, minmax(0, 1fr))` }}>
+      <div className="clear-both grid gap-[10px]" style={{ gridTemplateColumns: `repeat(${outcomes.length}, minmax(0, 1fr))` }}>
         {outcomes.map((outcome) => (
           <button
             key={outcome}

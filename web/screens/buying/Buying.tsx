@@ -2,7 +2,7 @@ import { supplyKey, supplyName } from '#core/amounts/index';
 import { suppliesToBuy } from '#core/plan/index';
 import { supplyText } from '../../views/supplyText.ts';
 import type { PurchaseLine, ShopTotal } from '#core/buying/index';
-import { counted, toIso } from '#core/units/index';
+import { counted, listed, toIso } from '#core/units/index';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
@@ -162,9 +162,19 @@ function Line({ line }: { line: PurchaseLine }) {
     };
     return (await save('sheets', sheet)) && (await save('products', product)) ? id : null;
   };
+  const additive = plan.needs.some((need) => need.mix === line.mix && need.what !== 'paint');
+  /** Reducer and hardener stand on the shelf beside paint, counted in mL. */
+  const stocked = async () => {
+    const row = facts.stock.find((own) => own.unit === 'mL' && own.spec === line.name);
+    const left = (row?.left ?? 0) + line.packMl * line.count;
+    const counted = { kind: 'cleaner' as const, spec: line.name, unit: 'mL' as const, left, leftAt: toIso(nowMinute()) };
+    await save('stock', { ...counted, id: row?.id ?? newId() }, `${line.name} is on the shelf.`);
+    setBusy(false);
+  };
   const bought = async () => {
     if (busy) return;
     setBusy(true);
+    if (additive) return stocked();
     const productId = await ownedProduct();
     if (productId) {
       await logEvents([
@@ -192,7 +202,7 @@ function Line({ line }: { line: PurchaseLine }) {
         </span>
         , {words.volume(line.packMl)}
         <span className="second block text-small">
-          for {users.map((id) => pieceById.get(id)?.name).join(', ')}
+          {additive ? 'to mix in' : `for ${listed(users.map((id) => pieceById.get(id)?.name ?? ''))}`}
           {line.neededBy !== null && ` · needed ${words.day(line.neededBy)}`}
           {line.leadDays > 0 && ` · ${counted(line.leadDays, 'day')} to come`}
         </span>
