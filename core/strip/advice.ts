@@ -1,5 +1,5 @@
 import { type OldFinish, type OldPaint, STRIP_METHODS, type StripMethod } from '#core/facts/index';
-import { durationText, type WorkSize } from '#core/units/index';
+import { durationText, sentences, type WorkSize } from '#core/units/index';
 import { applicationsOf, dwellOn, dwells, methodMinutes, PRACTICE, stripperMl, STRIPPER_PRICE } from './practice.ts';
 import { type StripQuestion, type StripVerdict, stripVerdict, VERDICT_RANK } from './verdict.ts';
 
@@ -72,7 +72,12 @@ export function stripMethods(question: StripQuestion, without: readonly StripMet
     [...open].sort((a, b) => byVerdict(a, b) || byMildness(a, b))[0];
   if (!best) return { methods, advised: null, because: NO_METHOD[question.material === 'unknown' ? 'unknown' : 'known'] };
   const rivals = usable.filter((row) => row.verdict === best.verdict && row !== best);
-  return { methods, advised: best.method, because: `${best.because} ${reasonFor(best, rivals, question, scope)}` };
+  const leftOut = open.filter((row) => row.verdict === best.verdict && !usable.includes(row));
+  return {
+    methods,
+    advised: best.method,
+    because: sentences(best.because, reasonFor(best, rivals, question, scope), outOfReach(leftOut, scope)),
+  };
 }
 
 /** Sound paint that takes a scuff is the plain, cheap road wherever bare metal is not wanted. */
@@ -88,9 +93,15 @@ function keptAdvice(
 }
 
 function reasonFor(best: StripVerdict, rivals: readonly StripVerdict[], question: StripQuestion, scope: StripScope): string {
-  if (rivals.length === 0) return 'Nothing else that serves here is as right.';
+  if (rivals.length === 0) return 'Of what serves here nothing else is as right.';
   const applications = applicationsOf(best.method, { finish: question.finish ?? 'unknown', oldCoats: scope.oldCoats });
   return `Of what is right here it asks least: about ${durationText(methodMinutes(best.method, scope.size, applications))} at the bench.`;
+}
+
+/** Why baths that are as right were not weighed: no tub is noted, or it is too small. */
+function outOfReach(leftOut: readonly StripVerdict[], { fitsTub }: StripScope): string {
+  if (!leftOut.some(({ method }) => PRACTICE[method].bath)) return '';
+  return fitsTub === false ? 'It fits into no tub you have, so no bath is weighed.' : 'A bath may be quicker: note your largest tub in Workshop.';
 }
 
 const STAYS: Record<NonNullable<StripQuestion['stays']>, string> = {
