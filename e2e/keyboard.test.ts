@@ -106,7 +106,17 @@ describe('on a phone', () => {
     const { page, context } = await openPage(browser, server.url, { viewport: { width: 390, height: 844 } });
     const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
     const [{ id }] = facts.pieces;
-    for (const place of [`/pieces/${id}/strip`, `/pieces/${id}/coats`, `/shelf/sheets/${facts.sheets[0].id}`, '/workshop', '/colour']) {
+    for (const place of [
+      `/pieces/${id}/strip`,
+      `/pieces/${id}/coats`,
+      `/pieces/${id}/survey?view=parts`,
+      `/pieces/${id}/money`,
+      `/pieces/${id}/record`,
+      '/log',
+      `/shelf/sheets/${facts.sheets[0].id}`,
+      '/workshop',
+      '/colour',
+    ]) {
       await page.goto(server.url + place);
       await page.getByRole('heading').first().waitFor();
       expect([place, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([place, 390]);

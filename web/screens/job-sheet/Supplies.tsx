@@ -15,22 +15,24 @@ type Line = PieceMoney['supplies'][number];
 export function Supplies({ piece, lines }: { piece: Piece; lines: readonly Line[] }) {
   if (lines.length === 0) return <p className="second mt-2">Nothing beside paint is left to use up.</p>;
   return (
-    <table className="mt-1 w-full" aria-label="Papers, tape and the rest">
-      <thead>
-        <tr className="second text-left text-small">
-          <th className="py-1 font-[400]">What</th>
-          <th className="text-right font-[400]">Takes</th>
-          <th className="text-right font-[400]">On the shelf</th>
-          <th className="text-right font-[400]">To buy</th>
-          <th className="text-right font-[400]">Costs</th>
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((line) => (
-          <SupplyRow key={supplyKey(line)} piece={piece} line={line} />
-        ))}
-      </tbody>
-    </table>
+    <div className="overflow-x-auto">
+      <table className="mt-1 w-full" aria-label="Papers, tape and the rest">
+        <thead>
+          <tr className="second text-left text-small">
+            <th className="py-1 font-[400]">What</th>
+            <th className="text-right font-[400]">Takes</th>
+            <th className="text-right font-[400]">On the shelf</th>
+            <th className="text-right font-[400]">To buy</th>
+            <th className="text-right font-[400]">Costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line) => (
+            <SupplyRow key={supplyKey(line)} piece={piece} line={line} />
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

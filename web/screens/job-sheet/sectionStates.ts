@@ -11,9 +11,8 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
   const masks = steps.filter((step) => step.stage === 'mask').length;
   const awaited = piece.parcels.filter((parcel) => !parcel.arrived).length;
   const entries = facts.events.filter((event) => 'pieceId' in event && event.pieceId === piece.id).length;
-  const toSettle = piece.guesses.length;
   return {
-    survey: toSettle > 0 ? `${counted(toSettle, 'guess')} to settle` : counted(piece.parts.length, 'part'),
+    survey: surveyState(piece),
     strip: stripState(piece, view, steps.filter((step) => BEFORE_COATS.includes(step.stage)).length),
     coats: coatsState(view, steps.filter((step) => step.stage === 'coat').length),
     masking: masks === 0 ? 'nothing to mask' : counted(masks, 'mask'),
@@ -22,6 +21,12 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
     money: view.money.over > 0 ? `${formatMoney(view.money.over, facts.workshop[0].currency)} over` : 'within budget',
     record: counted(entries, 'entry'),
   };
+}
+
+/** Guesses first, then what was passed over: neither is an answer. */
+function surveyState({ guesses, passedOver = [], parts }: Piece): string {
+  if (guesses.length > 0) return `${counted(guesses.length, 'guess')} to settle`;
+  return passedOver.length > 0 ? `${counted(passedOver.length, 'question')} left open` : counted(parts.length, 'part');
 }
 
 /** A part whose glazing, plating or printing stays has no method and needs none. */

@@ -17,8 +17,8 @@ export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
   const { what, who } = useEventText()(event);
   return (
     <li className="border-b border-hairline py-2">
-      <div className="grid grid-cols-[150px_14px_1fr_auto] items-center gap-x-4">
-        <time className="figure" dateTime={toIso(at)}>
+      <div className="grid grid-cols-[14px_minmax(0,1fr)] items-center gap-x-3 gap-y-1 sm:grid-cols-[150px_14px_minmax(0,1fr)_auto] sm:gap-x-4">
+        <time className="figure col-span-2 sm:col-span-1" dateTime={toIso(at)}>
           {words.day(at)} {words.clock(at)}
         </time>
         <PaintStrip lab={event.kind === 'done' && event.coat ? event.coat.lab : null} className="h-6 w-[8px]" />
@@ -29,7 +29,7 @@ export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
         {undone ? (
           <span className="second text-small">taken back</span>
         ) : (
-          <span className="flex gap-3">
+          <span className="col-start-2 flex gap-3 sm:col-start-auto">
             <button type="button" className="linklike text-small" aria-expanded={amending} onClick={() => setAmending(!amending)}>
               Another time
             </button>
@@ -67,7 +67,7 @@ function Amend({ event, at, onClose }: { event: LogEvent; at: number; onClose: (
     onClose();
   };
   return (
-    <div className="mt-2 ml-[164px] flex flex-wrap items-end gap-3">
+    <div className="mt-2 flex flex-wrap items-end gap-3 sm:ml-[164px]">
       <MomentField label="It happened at" value={to} onChange={setTo} problem={why} />
       <button type="button" className="act !min-h-10" disabled={why !== null} onClick={amend}>
         Set it to that
