@@ -101,7 +101,9 @@ function reasonFor(best: StripVerdict, rivals: readonly StripVerdict[], question
 /** Why baths that are as right were not weighed: no tub is noted, or it is too small. */
 function outOfReach(leftOut: readonly StripVerdict[], { fitsTub }: StripScope): string {
   if (!leftOut.some(({ method }) => PRACTICE[method].bath)) return '';
-  return fitsTub === false ? 'It fits into no tub you have, so no bath is weighed.' : 'A bath may be quicker: note your largest tub in Workshop.';
+  return fitsTub === false
+    ? 'It fits into no tub you have, so no bath is weighed.'
+    : 'A bath may be quicker: note your largest tub in Workshop.';
 }
 
 const STAYS: Record<NonNullable<StripQuestion['stays']>, string> = {

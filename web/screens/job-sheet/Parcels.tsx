@@ -1,0 +1,150 @@
+import { type Parcel, type Piece, parcelSchema } from '#core/facts/index';
+import { counted, parseNumber, toIso } from '#core/units/index';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { nowMinute } from '../../app/PlanContext.tsx';
+import { newId, useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { TextField } from '../../views/TextField.tsx';
+
+/** What is on the way or still to be ordered for the piece, and what waits for it. */
+export function Parcels({ piece }: { piece: Piece }) {
+  const { save } = useSaving();
+  const words = useWords();
+  return (
+    <section className="sheet" aria-label="Parcels">
+      <h2>Parcels</h2>
+      <ul className="mt-1">
+        {piece.parcels.map((parcel) => (
+          <li key={parcel.id} className="flex items-center justify-between gap-3 border-b border-hairline py-2">
+            <span>
+              {parcel.name}
+              <span className="second block text-small">
+                {words.money(parcel.price)}, {parcelState(parcel)}; {waitsFor(parcel, piece)}
+              </span>
+            </span>
+            {!parcel.arrived && !parcel.due && !parcel.orderedAt && (
+              <button
+                type="button"
+                className="chip"
+                onClick={() =>
+                  void save(
+                    'pieces',
+                    {
+                      ...piece,
+                      parcels: piece.parcels.map((own) =>
+                        own.id === parcel.id ? { ...own, orderedAt: toIso(nowMinute()).slice(0, 10) } : own,
+                      ),
+                    },
+                    'Ordered today.',
+                  )
+                }
+              >
+                ordered
+              </button>
+            )}
+            <button
+              type="button"
+              className="chip"
+              aria-pressed={parcel.arrived}
+              onClick={() =>
+                void save(
+                  'pieces',
+                  { ...piece, parcels: piece.parcels.map((own) => (own.id === parcel.id ? { ...own, arrived: !own.arrived } : own)) },
+                  'Noted.',
+                )
+              }
+            >
+              {parcel.arrived ? 'arrived' : 'it is here'}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <ParcelForm piece={piece} />
+    </section>
+  );
+}
+
+/** A parcel as it is typed: money as a sum, the rest as the fact itself asks. */
+const typedSchema = z
+  .object({
+    name: z.string().trim().min(1, 'Say what is to come: glazing, tyres, a part.').max(80),
+    price: z.string(),
+    due: z.union([z.literal(''), parcelSchema.shape.due.unwrap()]),
+    source: z.string().trim().max(80),
+    partId: z.string(),
+  })
+  .transform(({ name, price, due, source, partId }, context): Omit<Parcel, 'id'> => {
+    const amount = price.trim() ? parseNumber(price) : 0;
+    if (amount === null || amount < 0 || amount > 100_000) {
+      context.addIssue({ code: 'custom', path: ['price'], message: 'A price is a sum of money, such as 6,40.' });
+      return z.NEVER;
+    }
+    return {
+      name,
+      price: Math.round(amount * 100),
+      arrived: false,
+      ...(source ? { source } : {}),
+      ...(due ? { due } : {}),
+      ...(partId ? { holds: { partId } } : {}),
+    };
+  });
+const FRESH = { name: '', price: '', due: '', source: '', partId: '' } as const;
+
+function ParcelForm({ piece }: { piece: Piece }) {
+  const { save } = useSaving();
+  const { register, handleSubmit, reset, formState } = useForm<z.input<typeof typedSchema>, unknown, Omit<Parcel, 'id'>>({
+    resolver: zodResolver(typedSchema),
+    defaultValues: FRESH,
+  });
+  const { errors } = formState;
+  const add = handleSubmit(async (parcel) => {
+    const said = parcel.due ? 'Parcel noted.' : 'Noted: it is still to be ordered.';
+    if (await save('pieces', { ...piece, parcels: [...piece.parcels, { ...parcel, id: newId() }] }, said)) reset(FRESH);
+  });
+  return (
+    <form className="mt-3 space-y-2" onSubmit={add} noValidate>
+      <TextField
+        label="Decals, tyres, glazing on the way"
+        quiet
+        mono={false}
+        maxLength={80}
+        problem={errors.name?.message}
+        {...register('name')}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <TextField label="Price" quiet inputMode="decimal" problem={errors.price?.message} {...register('price')} />
+        <TextField label="Due" quiet type="date" problem={errors.due?.message} {...register('due')} />
+        <TextField label="From" quiet mono={false} maxLength={80} problem={errors.source?.message} {...register('source')} />
+        <label className="block">
+          <span className="second mb-1 block">What waits for it</span>
+          <select className="field" {...register('partId')}>
+            <option value="">the fit</option>
+            {piece.parts.map((part) => (
+              <option key={part.id} value={part.id}>
+                all work on {part.name.toLowerCase()}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <button type="submit" className="act !min-h-10" disabled={formState.isSubmitting}>
+        Expect it
+      </button>
+    </form>
+  );
+}
+
+/** What the plan keeps back until it is here. */
+function waitsFor(parcel: Parcel, piece: Piece): string {
+  const part = piece.parts.find((own) => own.id === parcel.holds?.partId);
+  return part ? `${part.name.toLowerCase()} waits for it` : 'the fit waits for it';
+}
+
+function parcelState(parcel: Parcel): string {
+  if (parcel.arrived) return 'here';
+  if (parcel.due) return `due ${parcel.due}`;
+  if (parcel.orderedAt) return `ordered ${parcel.orderedAt}`;
+  return parcel.leadDays === undefined ? 'not ordered yet' : `not ordered yet, ${counted(parcel.leadDays, 'day')} to come`;
+}
