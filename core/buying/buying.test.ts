@@ -127,3 +127,18 @@ describe('buying', () => {
     expect(leadDays(facts(), one)).toBe(1);
   });
 });
+
+describe('the usual pack of a paint', () => {
+  it.each([
+    ['acrylic-lacquer', 'colour', undefined, 400],
+    ['water-acrylic', 'colour', undefined, 17],
+    ['water-acrylic', 'fine-primer', undefined, 60],
+    ['water-acrylic', 'colour', 'aerosol', 150],
+    ['alcohol-acrylic', 'clear', 'aerosol', 150],
+    ['acrylic-enamel', 'fine-primer', 'aerosol', 400],
+  ] as const)('of %s as %s by %s holds %4$s mL', (family, role, hand, ml) => expect(typicalPack(family, role, hand).ml).toBe(ml));
+  it('is dearer for a filler primer', () => {
+    const [fine, filler] = (['fine-primer', 'filler-primer'] as const).map((role) => typicalPack('lacquer-primer', role).price);
+    expect(filler).toBe(Math.round(fine * 1.15));
+  });
+});

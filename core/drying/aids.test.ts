@@ -31,6 +31,14 @@ describe('what quickens a film', () => {
     expect(reached(aid('dehumidifier'), 'oxidation')).toBe(reached(still, 'oxidation'));
     expect(reached(aid('box'), 'evaporation')).toBeGreaterThan(reached(still, 'evaporation'));
   });
+  it('keeps humidity between 5 and 100 %, in every place or in the one that is meant', () => {
+    const two = { ...still, other: still.place };
+    const rh = (damperRh: number, placeId?: string) => Object.values(changedAir(two, { damperRh }, placeId)).map((place) => place.rh[0]);
+    expect(rh(30)).toEqual([90, 90]);
+    expect(rh(70)).toEqual([100, 100]);
+    expect(rh(-90, 'place')).toEqual([5, 60]);
+    expect(changedAir(two, { warmerC: 6 }).place.tempC).toEqual([24]);
+  });
   it('never delays an evaporating film by a warmer hour, and the clock only goes on', () => {
     const day = fc.array(fc.double({ min: -5, max: 35, noNaN: true }), { minLength: 24, maxLength: 24 });
     fc.assert(

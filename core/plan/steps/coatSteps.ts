@@ -60,7 +60,7 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
   }
 }
 
-/** Metallic, transparent, texture and dye films are never scuffed within their set (BRIEF §6). */
+/** Transparent, texture and dye films are never scuffed within their set; a metallic only past its window, for a fresh base coat (BRIEF §6). */
 function mayScuffWithin({ resolved }: PlacedLayer): boolean {
   return flatRefused(resolved) === null || resolved.role === 'metallic';
 }
