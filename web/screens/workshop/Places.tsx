@@ -1,11 +1,11 @@
 import { airAt, readLoggerCsv, USUAL_AIR, usualPlace } from '#core/drying/index';
-import { parseNumber, parseQuantity, toIso } from '#core/units/index';
 import type { Place } from '#core/facts/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { ReadingForm } from './ReadingForm.tsx';
 import { PlacePosition } from './PlacePosition.tsx';
 import { FileInput } from '../../views/FileInput.tsx';
 
@@ -87,43 +87,11 @@ function AddPlace() {
 }
 
 function PlaceAir({ place }: { place: Place }) {
-  const { conditions, workshop, plan } = usePlan();
-  const { save } = useSaving();
+  const { conditions, plan } = usePlan();
   const words = useWords();
   const [typing, setTyping] = useState(false);
-  const [temperature, setTemperature] = useState('');
-  const [humidity, setHumidity] = useState('');
-  const [surface, setSurface] = useState('');
-  const [wind, setWind] = useState('');
   const air = conditions[place.id];
   const now = air ? airAt(air, plan.now) : null;
-  const keep = async () => {
-    const airC = parseQuantity(temperature, 'temperature', workshop.units.temperature);
-    const rh = parseNumber(humidity.replace('%', ''));
-    if (!airC.ok) return void toast.error(airC.mend);
-    if (rh === null || rh < 1 || rh > 100) return void toast.error('Humidity is 1 to 100 %.');
-    const part = surface.trim() ? parseQuantity(surface, 'temperature', workshop.units.temperature) : null;
-    if (part && !part.ok) return void toast.error(`The part: ${part.mend}`);
-    const windMs = wind.trim() ? parseNumber(wind.replace(/m\/s/, '')) : null;
-    if (wind.trim() && (windMs === null || windMs < 0 || windMs > 60)) return void toast.error('Wind is 0 to 60 m/s, such as 3.');
-    if (
-      await save(
-        'readings',
-        {
-          id: place.id,
-          placeId: place.id,
-          at: toIso(nowMinute()),
-          airC: Math.round(airC.value * 10) / 10,
-          rh,
-          from: 'typed',
-          ...(part?.ok ? { surfaceC: Math.round(part.value * 10) / 10 } : {}),
-          ...(windMs !== null ? { windMs } : {}),
-        },
-        'The plan has moved.',
-      )
-    )
-      setTyping(false);
-  };
   return (
     <div>
       <p>
@@ -143,40 +111,7 @@ function PlaceAir({ place }: { place: Place }) {
         </p>
       )}
       {typing ? (
-        <form
-          className="mt-2 flex flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void keep();
-          }}
-        >
-          <label>
-            <span className="second block text-small">Temperature</span>
-            <input
-              className="field !w-24 font-mono"
-              autoFocus
-              value={temperature}
-              onChange={(event) => setTemperature(event.target.value)}
-            />
-          </label>
-          <label>
-            <span className="second block text-small">Humidity %</span>
-            <input className="field !w-24 font-mono" value={humidity} onChange={(event) => setHumidity(event.target.value)} />
-          </label>
-          <label>
-            <span className="second block text-small">The part itself</span>
-            <input className="field !w-24 font-mono" value={surface} onChange={(event) => setSurface(event.target.value)} />
-          </label>
-          {place.kind === 'outdoors' && (
-            <label>
-              <span className="second block text-small">Wind, m/s</span>
-              <input className="field !w-20 font-mono" value={wind} onChange={(event) => setWind(event.target.value)} />
-            </label>
-          )}
-          <button type="submit" className="chip !min-h-10">
-            Keep
-          </button>
-        </form>
+        <ReadingForm place={place} onKept={() => setTyping(false)} />
       ) : (
         <span className="flex items-center gap-4">
           <button type="button" className="linklike min-h-9 text-small" onClick={() => setTyping(true)}>

@@ -64,7 +64,7 @@ function Tub({ workshop }: { workshop: Workshop }) {
     if (sides.every((text) => text.trim() === '')) {
       const { tub: _tub, ...rest } = workshop;
       setProblem('');
-      return void save('workshop', rest, 'No tub: no bath is limited by its size.');
+      return void save('workshop', rest, 'No tub: no bath is advised.');
     }
     const read = (['longMm', 'wideMm', 'deepMm'] as const).map((key) => parseQuantity(typed[key], 'length', workshop.units.length));
     const wrong = read.find((size) => !size.ok || size.value < 20 || size.value > 5000);
