@@ -1,11 +1,12 @@
-import { type Parcel, type Piece, parcelSchema } from '#core/facts/index';
-import { counted, parseNumber, toIso } from '#core/units/index';
+import type { Parcel, Piece } from '#core/facts/index';
+import { counted, toIso } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { nowMinute } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { parcelAnswersSchema } from './parcelAnswers.ts';
 import { TextField } from '../../views/TextField.tsx';
 
 /** What is on the way or still to be ordered for the piece, and what waits for it. */
@@ -66,36 +67,12 @@ export function Parcels({ piece }: { piece: Piece }) {
   );
 }
 
-/** A parcel as it is typed: money as a sum, the rest as the fact itself asks. */
-const typedSchema = z
-  .object({
-    name: z.string().trim().min(1, 'Say what is to come: glazing, tyres, a part.').max(80),
-    price: z.string(),
-    due: z.union([z.literal(''), parcelSchema.shape.due.unwrap()]),
-    source: z.string().trim().max(80),
-    partId: z.string(),
-  })
-  .transform(({ name, price, due, source, partId }, context): Omit<Parcel, 'id'> => {
-    const amount = price.trim() ? parseNumber(price) : 0;
-    if (amount === null || amount < 0 || amount > 100_000) {
-      context.addIssue({ code: 'custom', path: ['price'], message: 'A price is a sum of money, such as 6,40.' });
-      return z.NEVER;
-    }
-    return {
-      name,
-      price: Math.round(amount * 100),
-      arrived: false,
-      ...(source ? { source } : {}),
-      ...(due ? { due } : {}),
-      ...(partId ? { holds: { partId } } : {}),
-    };
-  });
 const FRESH = { name: '', price: '', due: '', source: '', partId: '' } as const;
 
 function ParcelForm({ piece }: { piece: Piece }) {
   const { save } = useSaving();
-  const { register, handleSubmit, reset, formState } = useForm<z.input<typeof typedSchema>, unknown, Omit<Parcel, 'id'>>({
-    resolver: zodResolver(typedSchema),
+  const { register, handleSubmit, reset, formState } = useForm<z.input<typeof parcelAnswersSchema>, unknown, Omit<Parcel, 'id'>>({
+    resolver: zodResolver(parcelAnswersSchema),
     defaultValues: FRESH,
   });
   const { errors } = formState;

@@ -1,52 +1,20 @@
-import type { Label, Sheet } from '#core/facts/index';
-import { parseMix, parseNumber, parseRatio } from '#core/units/index';
+import type { Sheet } from '#core/facts/index';
+import { parseMix } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
+import type { z } from 'zod';
+import { ratioAnswersSchema, ratioText, type SaidRatios } from './ratioAnswers.ts';
 import { TextField } from '../../views/TextField.tsx';
 import type { KeepSheet } from './keepSheet.ts';
-
-/** "4:1" where it is so many whole parts of paint to one, else the share in percent. */
-function ratioText(parts: number | undefined): string {
-  if (parts === undefined) return '';
-  const paint = parts > 0 ? 1 / parts : 0;
-  return paint >= 1 && Math.abs(paint - Math.round(paint)) < 1e-6 ? `${Math.round(paint)}:1` : `${Math.round(parts * 1000) / 10} %`;
-}
-
-type Said = Pick<Label, 'thinning' | 'hardener'>;
-
-/** Ratios as people say them, read into the label; each refusal at its field. */
-const typedSchema = z
-  .object({ least: z.string(), usual: z.string(), most: z.string(), hardener: z.string(), gloss: z.string() })
-  .transform((typed, context): Said => {
-    const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
-    const ratio = (path: 'least' | 'usual' | 'most' | 'hardener'): number | undefined => {
-      if (typed[path].trim() === '') return undefined;
-      const read = parseRatio(typed[path]);
-      if (read === null || read < 0) refuse(path, 'A ratio reads 4:1, 25 % or 0.25.');
-      return read ?? undefined;
-    };
-    const [least, usual, most, parts] = [ratio('least'), ratio('usual'), ratio('most'), ratio('hardener')];
-    const glossAtMost = typed.gloss.trim() ? parseNumber(typed.gloss) : undefined;
-    if (glossAtMost === null) refuse('gloss', 'Gloss is a number of units, such as 10.');
-    if (usual === undefined && (least !== undefined || most !== undefined)) refuse('usual', 'Say what is usual between them.');
-    if (usual !== undefined && ((least ?? usual) > usual || (most ?? usual) < usual))
-      refuse('usual', 'The usual lies between least and most.');
-    if (context.issues.length > 0) return z.NEVER;
-    return {
-      ...(usual !== undefined ? { thinning: { least: least ?? usual, usual, most: most ?? usual } } : {}),
-      ...(parts !== undefined ? { hardener: { parts, ...(typeof glossAtMost === 'number' ? { glossAtMost } : {}) } } : {}),
-    };
-  });
 
 /** Thinning and hardener as parts to one part of paint, by volume. */
 export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet }) {
   const { thinning, hardener } = sheet.label;
   const [mix, setMix] = useState('');
   const [mixProblem, setMixProblem] = useState('');
-  const { register, handleSubmit, setValue, formState } = useForm<z.input<typeof typedSchema>, unknown, Said>({
-    resolver: zodResolver(typedSchema),
+  const { register, handleSubmit, setValue, formState } = useForm<z.input<typeof ratioAnswersSchema>, unknown, SaidRatios>({
+    resolver: zodResolver(ratioAnswersSchema),
     defaultValues: {
       least: ratioText(thinning?.least),
       usual: ratioText(thinning?.usual),

@@ -1,13 +1,14 @@
 import { supplyName } from '#core/amounts/index';
-import { capital, parseNumber, toIso } from '#core/units/index';
-import { plain, type Stock, SUPPLY_KINDS, type SupplyUnit, stockSchema, supplyUnitSchema } from '#core/facts/index';
+import { capital, toIso } from '#core/units/index';
+import { plain, type Stock, SUPPLY_KINDS, supplyUnitSchema } from '#core/facts/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId, useSaving } from '../../app/useFacts.ts';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { TextField } from '../../views/TextField.tsx';
+import { stockAnswersSchema, UNIT_OF } from './stockAnswers.ts';
 import { supplyText } from '../../views/supplyText.ts';
 
 /** Papers, tape, stripper and the rest that are owned: what stands here is used before any is bought. */
@@ -35,46 +36,15 @@ export function StockList() {
   );
 }
 
-/** The unit each kind is counted in, until another is chosen. */
-const UNIT_OF: Readonly<Record<Stock['kind'], SupplyUnit>> = {
-  paper: 'sheet',
-  pad: 'piece',
-  tape: 'm',
-  cover: 'm',
-  stripper: 'mL',
-  cleaner: 'mL',
-  'metal-prep': 'mL',
-  filler: 'mL',
-  promoter: 'mL',
-  compound: 'mL',
-  protection: 'mL',
-  gloves: 'pair',
-  'tack-cloth': 'piece',
-  cup: 'piece',
-};
-
-const typedSchema = z
-  .object({ kind: stockSchema.shape.kind, spec: stockSchema.shape.spec, left: z.string(), unit: supplyUnitSchema })
-  .transform(({ kind, spec, left, unit }, context) => {
-    const amount = left.trim() === '' ? undefined : parseNumber(left);
-    if (amount === null || (amount !== undefined && (amount < 0 || amount > 100_000))) {
-      context.addIssue({ code: 'custom', path: ['left'], message: 'How much is there? A number from 0, or leave it empty for some.' });
-      return z.NEVER;
-    }
-    // A paper goes by its grit, however it was typed.
-    const grit = kind === 'paper' ? /^p?\s*(\d{2,4})$/i.exec(spec)?.[1] : undefined;
-    return { kind, spec: grit ? `P${grit}` : spec, unit, ...(amount === undefined ? {} : { left: amount }) };
-  });
-
 function AddStock() {
   const { facts } = usePlan();
   const { save } = useSaving();
   const { register, handleSubmit, formState, setValue, reset } = useForm<
-    z.input<typeof typedSchema>,
+    z.input<typeof stockAnswersSchema>,
     unknown,
-    z.output<typeof typedSchema>
+    z.output<typeof stockAnswersSchema>
   >({
-    resolver: zodResolver(typedSchema),
+    resolver: zodResolver(stockAnswersSchema),
     defaultValues: { kind: 'paper', spec: '', left: '', unit: 'sheet' },
   });
   const add = handleSubmit(async (row) => {

@@ -1,0 +1,255 @@
+import { newWorkshop } from '#core/buying/index';
+import { EMPTY_FACTS, type Facts, sheetSchema } from '#core/facts/index';
+import { shelf } from '#core/invented/index';
+import { describe, expect, it } from 'vitest';
+import type { z } from 'zod';
+import { parcelAnswersSchema } from './screens/job-sheet/parcelAnswers.ts';
+import { fasteningAnswersSchema, type TypedFastening } from './screens/job-sheet/survey/fasteningAnswers.ts';
+import { quickAnswersSchema, type TypedAnswers } from './screens/pieces/quickAnswers.ts';
+import { canAnswersSchema, canFacts, type TypedCan } from './screens/shelf/canAnswers.ts';
+import { ratioAnswersSchema, ratioText } from './screens/shelf/ratioAnswers.ts';
+import { stockAnswersSchema } from './screens/shelf/stockAnswers.ts';
+import { readingAnswersSchema } from './screens/workshop/readingAnswers.ts';
+
+/** What a person types into a form: absurd, negative, without a unit, to come. Each is refused at its own field, in words. */
+
+const NOW = Date.UTC(2026, 11, 1, 19) / 60_000;
+const { workshop } = newWorkshop('Europe/Lisbon');
+const facts: Facts = { ...EMPTY_FACTS, products: shelf.products, sheets: shelf.sheets, workshop: [workshop] };
+let ids = 0;
+const newId = () => `id-${++ids}`;
+
+/** The field a refusal stands at, and what it says; null where all is taken. */
+function refusal(schema: z.ZodType, typed: unknown): { readonly field: string; readonly text: string } | null {
+  const read = schema.safeParse(typed);
+  if (read.success) return null;
+  const [issue] = read.error.issues;
+  return { field: issue.path.join('.'), text: issue.message };
+}
+
+describe('quick-add', () => {
+  const schema = quickAnswersSchema(workshop, facts, () => NOW);
+  const typed = (more: Partial<TypedAnswers> = {}): TypedAnswers => ({
+    name: 'Bell',
+    longest: '90 mm',
+    looksLike: 'cast-body',
+    colours: [],
+    whereNow: 'untouched',
+    since: null,
+    lastProductId: '',
+    aim: 'own-scheme',
+    scale: '',
+    budget: '',
+    neededBy: '',
+    ...more,
+  });
+  it.each<[string, Partial<TypedAnswers>, string, string]>([
+    ['no name', { name: '   ' }, 'name', 'Give the piece a name'],
+    ['a name without end', { name: 'x'.repeat(81) }, 'name', '80 characters'],
+    ['no size', { longest: '' }, 'longest', 'Type its longest side'],
+    ['a size in words', { longest: 'tall' }, 'longest', 'Type a number'],
+    ['a negative size', { longest: '-40' }, 'longest', 'between 5 mm and 3 m'],
+    ['the wrong unit', { longest: '90 m' }, 'longest', 'Check the unit'],
+    ['a scale of nothing', { scale: '1:0' }, 'scale', '1:43'],
+    ['a budget in words', { budget: 'little' }, 'budget', 'a sum of money'],
+    ['a negative budget', { budget: '-3' }, 'budget', 'a sum of money'],
+    ['no such day', { neededBy: '2026-13-01' }, 'neededBy', '2026-12-24'],
+    ['primed without a time', { whereNow: 'primed' }, 'since', 'when the last coat went on'],
+    ['cleared tomorrow', { whereNow: 'cleared', since: NOW + 1440 }, 'since', 'still to come'],
+    ['coloured in another age', { whereNow: 'coloured', since: NOW - 12 * 366 * 1440 }, 'since', 'Is the year right'],
+  ])('refuses %s at its field', (_name, more, field, text) => {
+    expect(refusal(schema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
+  });
+  it('reads sizes, scales and sums as people type them', () => {
+    const read = schema.parse(typed({ longest: '4 3/4 in', scale: '1:43', budget: '45,50', colours: ['#c23a2a'], neededBy: '2026-12-24' }));
+    expect(read).toMatchObject({ scale: 43, budget: 4550, colours: [{ name: 'red', hex: '#c23a2a' }], neededBy: '2026-12-24' });
+    expect(read.longestMm).toBeCloseTo(120.65, 2);
+  });
+  it('takes the time and the paint of the last coat, and forgets both where nothing is coated', () => {
+    const productId = shelf.products.find((product) => product.id.includes('clear'))?.id ?? '';
+    const coated = schema.parse(typed({ whereNow: 'cleared', since: NOW - 60, lastProductId: productId }));
+    expect(coated).toMatchObject({ since: NOW - 60, lastCoat: { productId, role: 'clear' } });
+    const bare = schema.parse(typed({ whereNow: 'bare', since: NOW - 60, lastProductId: productId }));
+    expect([bare.since, bare.lastCoat]).toEqual([undefined, undefined]);
+  });
+});
+
+describe('a can', () => {
+  const schema = canAnswersSchema(workshop);
+  const typed = (more: Partial<TypedCan> = {}): TypedCan => ({
+    role: 'colour',
+    thinner: 'lacquer-can',
+    swatch: ['#c23a2a'],
+    volume: '400 mL',
+    left: '',
+    paid: '',
+    name: '',
+    ...more,
+  });
+  it.each<[string, Partial<TypedCan>, string, string]>([
+    ['no thinner', { thinner: '' }, 'thinner', 'thinned or cleaned with'],
+    ['no colour', { swatch: [] }, 'swatch', 'nearest to its colour'],
+    ['an empty volume', { volume: '' }, 'volume', 'Type a number'],
+    ['no volume at all', { volume: '0' }, 'volume', 'above 0 mL'],
+    ['a barrel', { volume: '200 l' }, 'volume', 'at most 20 L'],
+    ['more left than it holds', { left: '500' }, 'left', 'the whole can'],
+    ['a negative rest', { left: '-2' }, 'left', 'between nothing'],
+    ['a price in words', { paid: 'cheap' }, 'paid', 'a sum of money'],
+  ])('refuses %s at its field', (_name, more, field, text) => {
+    expect(refusal(schema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
+  });
+  it.each<[string, Partial<TypedCan>, string, string]>([
+    ['a lacquer primer', { role: 'fine-primer', thinner: 'lacquer-can' }, 'lacquer-primer', 'aerosol'],
+    ['an enamel can', { thinner: 'enamel-can' }, 'acrylic-enamel', 'aerosol'],
+    ['a bottle thinned with water', { thinner: 'water' }, 'water-acrylic', 'airbrush'],
+    ['a two-pack clear', { role: 'clear', thinner: 'hardener', swatch: [] }, 'urethane-2k', 'aerosol'],
+    ['who knows what', { thinner: 'unknown' }, 'unknown', 'aerosol'],
+  ])('makes of %s its family', (_name, more, family, hand) => {
+    const { sheet, product, can } = canFacts(schema.parse(typed(more)), newId, '2026-12-01T19:00:00Z');
+    expect(sheet).toMatchObject({ family, hand, isocyanate: family === 'urethane-2k' });
+    expect(sheetSchema.safeParse(sheet).error?.issues ?? []).toEqual([]);
+    expect([product.sheetId, can.productId]).toEqual([sheet.id, product.id]);
+  });
+  it('is opened where something is missing, and costs what was paid', () => {
+    const { can, product } = canFacts(schema.parse(typed({ left: '120', paid: '8,90', name: 'Own red' })), newId, '2026-12-01T19:00:00Z');
+    expect(can).toMatchObject({ leftMl: 120, opened: true, paid: 890 });
+    expect(product).toMatchObject({ name: 'Own red', typicalPrice: 890 });
+    expect(canFacts(schema.parse(typed()), newId, '2026-12-01T19:00:00Z').can).toMatchObject({ opened: false, paid: 0 });
+  });
+});
+
+describe('ratios of a label', () => {
+  const typed = (more = {}) => ({ least: '', usual: '', most: '', hardener: '', gloss: '', ...more });
+  it.each([
+    ['a ratio in words', { usual: 'some' }, 'usual', '4:1'],
+    ['half a ratio', { hardener: '4:' }, 'hardener', '4:1'],
+    ['limits without the usual', { least: '10 %' }, 'usual', 'what is usual'],
+    ['a usual above the most', { usual: '50 %', most: '20 %' }, 'usual', 'between least and most'],
+    ['a usual below the least', { usual: '5 %', least: '20 %' }, 'usual', 'between least and most'],
+    ['gloss in words', { hardener: '2:1', gloss: 'much' }, 'gloss', 'number of units'],
+  ])('refuses %s at its field', (_name, more, field, text) => {
+    expect(refusal(ratioAnswersSchema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
+  });
+  it('reads 4:1, 25 % and 0.25 alike, and keeps the range of the label', () => {
+    for (const usual of ['4:1', '25 %', '0.25'])
+      expect(ratioAnswersSchema.parse(typed({ usual })).thinning).toEqual({ least: 0.25, usual: 0.25, most: 0.25 });
+    expect(ratioAnswersSchema.parse(typed({ least: '10:1', usual: '4:1', most: '50 %' })).thinning).toEqual({
+      least: 0.1,
+      usual: 0.25,
+      most: 0.5,
+    });
+  });
+  it('says a label without a word as nothing', () => expect(ratioAnswersSchema.parse(typed())).toEqual({}));
+  it.each([
+    [0.25, '4:1'],
+    [1 / 12, '12:1'],
+    [1, '1:1'],
+    [0.3, '30 %'],
+    [1.5, '150 %'],
+    [0, '0 %'],
+    [undefined, ''],
+  ])('writes %s as %s, and reads it back', (parts, text) => {
+    expect(ratioText(parts)).toBe(text);
+    if (parts !== undefined) expect(ratioAnswersSchema.parse(typed({ usual: text })).thinning?.usual).toBeCloseTo(parts, 9);
+  });
+});
+
+describe('a fastening', () => {
+  const schema = fasteningAnswersSchema('mm', 'f1');
+  const typed = (more: Partial<TypedFastening> = {}): TypedFastening => ({
+    kind: 'screw',
+    count: '2',
+    a: 'body',
+    b: 'base',
+    behind: '',
+    note: '',
+    across: '',
+    deep: '',
+    thread: 'M2',
+    gap: '',
+    ...more,
+  });
+  it.each<[string, Partial<TypedFastening>, string]>([
+    ['half a screw', { count: '1.5' }, 'count'],
+    ['no screw at all', { count: '0' }, 'count'],
+    ['a post in words', { kind: 'rivet', across: 'two', deep: '8' }, 'across'],
+    ['a post without depth', { kind: 'rivet', across: '4.2' }, 'deep'],
+    ['a post like a pillar', { kind: 'rivet', across: '90', deep: '8' }, 'across'],
+    ['a gap of a hand', { gap: '90000' }, 'gap'],
+    ['a gap in words', { gap: 'wide' }, 'gap'],
+  ])('refuses %s at its field', (_name, more, field) => expect(refusal(schema, typed(more))?.field).toBe(field));
+  it('keeps what was measured, and drops what joins a part to itself', () => {
+    expect(schema.parse(typed({ kind: 'rivet', across: '4.2 mm', deep: '0.8 cm' })).post).toEqual({
+      acrossMm: 4.2,
+      deepMm: 8,
+      thread: 'M2',
+    });
+    expect(schema.parse(typed({ b: 'body', behind: 'body' }))).toEqual({ id: 'f1', kind: 'screw', a: 'body', count: 2, note: '' });
+    expect(schema.parse(typed({ kind: 'screw', across: '4' })).post).toBeUndefined();
+  });
+});
+
+describe('a parcel', () => {
+  const typed = (more = {}) => ({ name: 'Tyres', price: '', due: '', source: '', partId: '', ...more });
+  it.each([
+    ['no name', { name: ' ' }, 'name', 'Say what is to come'],
+    ['a price in words', { price: 'dear' }, 'price', 'a sum of money'],
+    ['a negative price', { price: '-1' }, 'price', 'a sum of money'],
+    ['no such day', { due: '2026-02-31' }, 'due', ''],
+  ])('refuses %s at its field', (_name, more, field, text) => {
+    expect(refusal(parcelAnswersSchema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
+  });
+  it('holds the fit, or the part that waits for it, and invents no day', () => {
+    expect(parcelAnswersSchema.parse(typed())).toEqual({ name: 'Tyres', price: 0, arrived: false });
+    expect(parcelAnswersSchema.parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', partId: 'wheels' }))).toEqual({
+      name: 'Tyres',
+      price: 640,
+      arrived: false,
+      due: '2026-12-20',
+      source: 'Quay',
+      holds: { partId: 'wheels' },
+    });
+  });
+});
+
+describe('a row of stock', () => {
+  const typed = (more = {}) => ({ kind: 'paper', spec: 'P400', left: '', unit: 'sheet', ...more });
+  it.each([
+    ['no name', { spec: ' ' }, 'spec'],
+    ['a negative count', { left: '-1' }, 'left'],
+    ['a count in words', { left: 'many' }, 'left'],
+    ['more than anyone keeps', { left: '200000' }, 'left'],
+  ])('refuses %s at its field', (_name, more, field) => expect(refusal(stockAnswersSchema, typed(more))?.field).toBe(field));
+  it('knows a paper by its grit however it was typed', () => {
+    for (const spec of ['400', 'P400', 'p 400', 'P 400']) expect(stockAnswersSchema.parse(typed({ spec })).spec).toBe('P400');
+    expect(stockAnswersSchema.parse(typed({ kind: 'tape', spec: 'fine line 3 mm' })).spec).toBe('fine line 3 mm');
+  });
+  it('may be some, never counted', () => {
+    expect(stockAnswersSchema.parse(typed())).not.toHaveProperty('left');
+    expect(stockAnswersSchema.parse(typed({ left: '4' }))).toMatchObject({ left: 4 });
+  });
+});
+
+describe('a reading of the air', () => {
+  const schema = readingAnswersSchema(workshop, 'shed', () => NOW);
+  const typed = (more = {}) => ({ airC: '18', rh: '55', surfaceC: '', windMs: '', ...more });
+  it.each([
+    ['no temperature', { airC: '' }, 'airC'],
+    ['an oven', { airC: '180' }, 'airC'],
+    ['humidity above all', { rh: '140' }, 'rh'],
+    ['humidity in words', { rh: 'damp' }, 'rh'],
+    ['a part on fire', { surfaceC: '400' }, 'surfaceC'],
+    ['a hurricane', { windMs: '90' }, 'windMs'],
+    ['wind backwards', { windMs: '-2' }, 'windMs'],
+  ])('refuses %s at its field', (_name, more, field) => expect(refusal(schema, typed(more))?.field).toBe(field));
+  it('is read in the unit that was typed', () => {
+    expect(schema.parse(typed({ airC: '64 °F', rh: '55 %', surfaceC: '15', windMs: '3 m/s' }))).toMatchObject({
+      airC: 17.8,
+      rh: 55,
+      surfaceC: 15,
+      windMs: 3,
+      from: 'typed',
+    });
+    expect(schema.parse(typed())).not.toHaveProperty('surfaceC');
+  });
+});

@@ -1,0 +1,28 @@
+import { type Parcel, parcelSchema } from '#core/facts/index';
+import { parseNumber } from '#core/units/index';
+import { z } from 'zod';
+
+/** A parcel as it is typed: money as a sum, the rest as the fact itself asks. */
+export const parcelAnswersSchema = z
+  .object({
+    name: z.string().trim().min(1, 'Say what is to come: glazing, tyres, a part.').max(80),
+    price: z.string(),
+    due: z.union([z.literal(''), parcelSchema.shape.due.unwrap()]),
+    source: z.string().trim().max(80),
+    partId: z.string(),
+  })
+  .transform(({ name, price, due, source, partId }, context): Omit<Parcel, 'id'> => {
+    const amount = price.trim() ? parseNumber(price) : 0;
+    if (amount === null || amount < 0 || amount > 100_000) {
+      context.addIssue({ code: 'custom', path: ['price'], message: 'A price is a sum of money, such as 6,40.' });
+      return z.NEVER;
+    }
+    return {
+      name,
+      price: Math.round(amount * 100),
+      arrived: false,
+      ...(source ? { source } : {}),
+      ...(due ? { due } : {}),
+      ...(partId ? { holds: { partId } } : {}),
+    };
+  });

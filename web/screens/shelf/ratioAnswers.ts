@@ -1,0 +1,36 @@
+import type { Label } from '#core/facts/index';
+import { parseNumber, parseRatio } from '#core/units/index';
+import { z } from 'zod';
+
+/** "4:1" where it is so many whole parts of paint to one, else the share in percent. */
+export function ratioText(parts: number | undefined): string {
+  if (parts === undefined) return '';
+  const paint = parts > 0 ? 1 / parts : 0;
+  return paint >= 1 && Math.abs(paint - Math.round(paint)) < 1e-6 ? `${Math.round(paint)}:1` : `${Math.round(parts * 1000) / 10} %`;
+}
+
+export type SaidRatios = Pick<Label, 'thinning' | 'hardener'>;
+
+/** Ratios as people say them, read into the label; each refusal at its field. */
+export const ratioAnswersSchema = z
+  .object({ least: z.string(), usual: z.string(), most: z.string(), hardener: z.string(), gloss: z.string() })
+  .transform((typed, context): SaidRatios => {
+    const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
+    const ratio = (path: 'least' | 'usual' | 'most' | 'hardener'): number | undefined => {
+      if (typed[path].trim() === '') return undefined;
+      const read = parseRatio(typed[path]);
+      if (read === null || read < 0) refuse(path, 'A ratio reads 4:1, 25 % or 0.25.');
+      return read ?? undefined;
+    };
+    const [least, usual, most, parts] = [ratio('least'), ratio('usual'), ratio('most'), ratio('hardener')];
+    const glossAtMost = typed.gloss.trim() ? parseNumber(typed.gloss) : undefined;
+    if (glossAtMost === null) refuse('gloss', 'Gloss is a number of units, such as 10.');
+    if (usual === undefined && (least !== undefined || most !== undefined)) refuse('usual', 'Say what is usual between them.');
+    if (usual !== undefined && ((least ?? usual) > usual || (most ?? usual) < usual))
+      refuse('usual', 'The usual lies between least and most.');
+    if (context.issues.length > 0) return z.NEVER;
+    return {
+      ...(usual !== undefined ? { thinning: { least: least ?? usual, usual, most: most ?? usual } } : {}),
+      ...(parts !== undefined ? { hardener: { parts, ...(typeof glossAtMost === 'number' ? { glossAtMost } : {}) } } : {}),
+    };
+  });
