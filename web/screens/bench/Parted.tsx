@@ -1,10 +1,8 @@
-import type { EventOf } from '#core/facts/index';
-import { plain, type Fastening, type LogEvent, type Piece } from '#core/facts/index';
+import { plain, type Fastening, type Piece } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
-import { counted, toIso } from '#core/units/index';
+import { counted } from '#core/units/index';
 import { useState } from 'react';
-
-type End = EventOf<'parted'>['outcome'];
+import type { End } from './partedEvents.ts';
 
 const ENDS: readonly { readonly end: End; readonly label: string; readonly follows: string }[] = [
   { end: 'came-off', label: 'came off', follows: '' },
@@ -63,16 +61,4 @@ export function Parted({
 function fasteningText({ kind, count, a, b }: Fastening, piece: Piece): string {
   const name = (id: string | undefined) => piece.parts.find((part) => part.id === id)?.name.toLowerCase() ?? '';
   return `${counted(count, plain(kind))}, ${name(a)} to ${name(b)}`;
-}
-
-/** One event a fastening. */
-export function partedEvents(pieceId: string, ends: Readonly<Record<string, End>>, newId: () => string, at: number): LogEvent[] {
-  return Object.entries(ends).map(([fasteningId, outcome]) => ({
-    id: newId(),
-    at: toIso(at),
-    kind: 'parted' as const,
-    pieceId,
-    fasteningId,
-    outcome,
-  }));
 }
