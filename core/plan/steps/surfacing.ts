@@ -91,11 +91,12 @@ function addRepairs(chain: StepChain, context: PlanContext, keeps: boolean, rust
   const surface = surfaceOfPart(part, keeps, context);
   for (const mark of part.marks ?? []) {
     const scope = mendScope(piece, part, mark.id, context);
+    // Clean is clean, whatever brought it.
+    if (scope.tried?.some((own) => own.outcome === 'clean')) continue;
     const mend = mendOf(mark, part, scope);
     // The whole part gets metal prep as its last wet step: no mark needs it before.
     if (mend === 'metal-prep' && !keeps && getsMetalPrep(part, first)) continue;
-    const round = scope.tried?.filter((own) => own.mend === mend && own.outcome !== 'clean').length ?? 0;
-    const settled = scope.tried?.some((own) => own.mend === mend && own.outcome === 'clean');
+    const round = scope.tried?.filter((own) => own.mend === mend).length ?? 0;
     const steps = repairSteps({
       mend,
       part,
@@ -110,7 +111,7 @@ function addRepairs(chain: StepChain, context: PlanContext, keeps: boolean, rust
         {
           stage: 'repair',
           subject: mark.id,
-          number: settled ? index + 1 : round * steps.length + index + 1,
+          number: round * steps.length + index + 1,
           title: step.title,
           minutes: step.minutes,
           setup: TABLE_SETUP_MINUTES,
