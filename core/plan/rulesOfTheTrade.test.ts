@@ -246,4 +246,21 @@ describe('a piece that is preserved', () => {
     const after = preserved({ material: 'tinplate', printed: true, finish: 'sound' }, [corner]);
     expect(after.steps.length).toBeLessThan(before.steps.length);
   });
+  it('goes by the last word of its own corner, whatever else is logged', () => {
+    const toy = { material: 'tinplate', printed: true, finish: 'sound' } as const;
+    const corner = (id: string, outcome: 'leave' | 'go-on', ago: number, pieceId = 'bell'): LogEvent => ({
+      id,
+      at: toIso(NOW - ago),
+      kind: 'corner',
+      pieceId,
+      outcome,
+    });
+    const note: LogEvent = { id: 'n', at: toIso(NOW - 1), kind: 'note', pieceId: 'bell', text: 'dusty' };
+    const titlesAfter = (...events: LogEvent[]) => titles(preserved(toy, events));
+    const left = titlesAfter(corner('a', 'leave', 30));
+    expect(titlesAfter(corner('a', 'leave', 30), note)).toBe(left);
+    expect(titlesAfter(corner('a', 'leave', 30), corner('b', 'go-on', 10))).not.toBe(left);
+    expect(titlesAfter(corner('o', 'leave', 30, 'another'))).toBe(titlesAfter());
+    expect(titlesAfter(note)).toBe(titlesAfter());
+  });
 });
