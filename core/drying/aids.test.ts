@@ -148,6 +148,11 @@ describe('a logger’s file', () => {
       tempC: [20],
     });
     expect(readLoggerCsv('time,temp,rh\n2026-12-01 10:00,400,50\n')).toMatchObject({ ok: false });
+    for (const broken of ['-41,50', '61,50', '20,0', '20,101', 'x,50', '20,']) {
+      expect(readLoggerCsv(`time,temp,rh\n2026-12-01 10:00,${broken}\n`)).toMatchObject({ ok: false });
+    }
+    for (const sound of ['-40,1', '60,100'])
+      expect(readLoggerCsv(`time,temp,rh\n2026-12-01 10:00,${sound}\n`)).toMatchObject({ ok: true, rows: 1 });
     expect(readLoggerCsv('a,b\n1,2')).toMatchObject({ ok: false, mend: expect.stringContaining('columns') });
     expect(readLoggerCsv('')).toMatchObject({ ok: false });
   });

@@ -57,7 +57,9 @@ function isoLike(text: string): string {
   return /(Z|[+-]\d\d:?\d\d)$/.test(iso) ? iso : `${iso.length === 16 ? `${iso}:00` : iso}Z`;
 }
 
-function number(text: string | undefined): number | null {
-  const value = Number((text ?? '').replace(',', '.').replace(/[^\d.-]/g, ''));
-  return text?.trim() && Number.isFinite(value) ? value : null;
+function number(text = ''): number | null {
+  // A word is no figure: without a digit nothing was measured.
+  if (!/\d/.test(text)) return null;
+  const value = Number(text.replace(',', '.').replace(/[^\d.-]/g, ''));
+  return Number.isFinite(value) ? value : null;
 }

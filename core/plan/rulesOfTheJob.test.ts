@@ -60,6 +60,8 @@ describe('an inspection', () => {
     expect(steps(after, 'coat').filter((step) => step.coat?.layerId === 'colour').length).toBeGreaterThan(0);
     expect(own(after).attendedMinutes).toBeGreaterThan(own(before).attendedMinutes);
     expect(own(after).planned).not.toBeNull();
+    const primer = steps(after, 'coat').filter((step) => step.coat?.layerId === 'primer');
+    expect(primer).toHaveLength(backTo === 'layer' ? 0 : 2);
   });
   it('guards primer, colour and clear, each on the step that covers it', () => {
     const guarded = (events: LogEvent[]) =>
