@@ -159,7 +159,7 @@ function addOnAndOff(chain: StepChain, context: PlanContext, round: Round): Ref 
   const off = offMinutes(method, size, number);
   const patches = PRACTICE[method].bath ? 1 : Math.max(1, Math.ceil(off / patchMinutes(context, round)));
   let last: Ref = { at: context.now };
-  for (let patch = 1; patch <= patches; patch++) last = addPatch(chain, context, round, patch, patches);
+  for (let patch = 1; patch <= patches; patch++) last = addPatch(chain, round, patch, patches);
   return last;
 }
 
@@ -175,7 +175,7 @@ function minutesBetween(from: string, to: string): number {
   return minutes(to) - minutes(from);
 }
 
-function addPatch(chain: StepChain, _context: PlanContext, round: Round, patch: number, patches: number): Ref {
+function addPatch(chain: StepChain, round: Round, patch: number, patches: number): Ref {
   const { method, number, size, dwellMinutes, least, most, because } = round;
   const name = plain(method);
   const hazards = hazardsOf(round, PRACTICE[method].hazards);

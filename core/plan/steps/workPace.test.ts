@@ -1,5 +1,5 @@
-import type { DoneEvent, Piece, WorkStage } from '#core/facts/index';
-import { NOW, part, piece, planOf, steps } from '#core/invented/index';
+import { type DoneEvent, EMPTY_FACTS, type Piece, type WorkStage } from '#core/facts/index';
+import { NOW, part, planOf, steps } from '#core/invented/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { historyOf } from '../films/index.ts';
@@ -72,26 +72,7 @@ describe('minutes typed for a piece', () => {
 
 describe('the history of a piece', () => {
   it('keeps the minutes of every entry for the pace', () => {
-    const facts = { ...planFacts(), events: [took('prep', 40, 20)] };
+    const facts = { ...EMPTY_FACTS, events: [took('prep', 40, 20)] };
     expect(learnedPace(historyOf(facts))('prep', null)).toBeGreaterThan(1);
   });
 });
-
-function planFacts() {
-  return {
-    workshop: [],
-    places: [],
-    readings: [],
-    sheets: [],
-    products: [],
-    cans: [],
-    shops: [],
-    offers: [],
-    pieces: [piece(part())],
-    agreed: [],
-    airSeries: [],
-    systems: [],
-    stock: [],
-    events: [],
-  };
-}
