@@ -105,3 +105,27 @@ export const primed = [
   coat('primer', 1, 3000, 'lacquer-primer', 'fine-primer', 12),
   coat('primer', 2, 2980, 'lacquer-primer', 'fine-primer', 12),
 ];
+
+export type Planned = ReturnType<typeof planOf>;
+
+/** Every title of a plan in one line. */
+export const titles = (result: Planned) => result.steps.map((step) => step.title).join(' / ');
+export const stages = (result: Planned) => new Set(result.steps.map((step) => step.stage));
+export const solePiece = (result: Planned) => result.pieces[0];
+export const mark = (
+  kind: 'scratch' | 'chip' | 'crack' | 'rust-light' | 'rust-deep' | 'pitting' | 'dent' | 'layer-lines' | 'support-marks',
+  more = {},
+) => ({
+  id: 'm',
+  kind,
+  severity: 'marked' as const,
+  where: 'front',
+  ...more,
+});
+export const wanted = (id: string, family: Family, role: Role, more: Partial<Layer> = {}): Layer => ({
+  id,
+  wanted: { family, role, name: id, lab: { l: 60, a: 10, b: 10 } },
+  coats: 2,
+  covers: 'all',
+  ...more,
+});

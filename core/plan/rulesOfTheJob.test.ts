@@ -1,31 +1,28 @@
-import type { Family, Layer, LogEvent, Piece, WorkStage } from '#core/facts/index';
-import { at, clear, coat, done, enamel, lacquer, NOW, part, planOf, primed, primer, shelf, steps } from '#core/invented/index';
+import type { LogEvent, Piece, WorkStage } from '#core/facts/index';
+import {
+  at,
+  clear,
+  coat,
+  done,
+  enamel,
+  lacquer,
+  NOW,
+  part,
+  planOf,
+  primed,
+  primer,
+  shelf,
+  steps,
+  mark,
+  solePiece as own,
+  stages,
+  titles,
+  wanted,
+} from '#core/invented/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 
 /** What a restorer would say of what came of the work, of its rows, its dates and its tools. */
-
-type Planned = ReturnType<typeof planOf>;
-const titles = (result: Planned) => result.steps.map((step) => step.title).join(' / ');
-const stages = (result: Planned) => new Set(result.steps.map((step) => step.stage));
-const own = (result: Planned) => result.pieces[0];
-const mark = (
-  kind: 'scratch' | 'chip' | 'crack' | 'rust-light' | 'rust-deep' | 'pitting' | 'dent' | 'layer-lines' | 'support-marks',
-  more = {},
-) => ({
-  id: 'm',
-  kind,
-  severity: 'marked' as const,
-  where: 'front',
-  ...more,
-});
-const wanted = (id: string, family: Family, role: 'primer' | 'colour' | 'metallic' | 'clear', more: Partial<Layer> = {}): Layer => ({
-  id,
-  wanted: { family, role, name: id, lab: { l: 60, a: 10, b: 10 } },
-  coats: 2,
-  covers: 'all',
-  ...more,
-});
 
 describe('an inspection', () => {
   const seen = (outcome: 'accepted' | 'one-more' | 'sent-back', layerId: string, more = {}): LogEvent => ({

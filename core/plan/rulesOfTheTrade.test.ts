@@ -1,32 +1,11 @@
 import { readySystems, remediesFor } from '#core/coats/index';
 import { FAMILIES, type Family, type Layer, type LogEvent, MATERIALS, type Part, type Piece, type WorkStage } from '#core/facts/index';
-import { at, lacquer, NOW, part, planOf, primer, steps } from '#core/invented/index';
+import { at, lacquer, NOW, part, planOf, primer, steps, mark, solePiece as own, stages, titles, wanted } from '#core/invented/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 
 /** What a restorer would say of whole jobs, each on several cases of its kind. */
 
-type Planned = ReturnType<typeof planOf>;
-const titles = (result: Planned) => result.steps.map((step) => step.title).join(' / ');
-const stages = (result: Planned) => new Set(result.steps.map((step) => step.stage));
-const own = (result: Planned) => result.pieces[0];
-const mark = (
-  kind: 'scratch' | 'chip' | 'crack' | 'rust-light' | 'rust-deep' | 'pitting' | 'dent' | 'layer-lines' | 'support-marks',
-  more = {},
-) => ({
-  id: 'm',
-  kind,
-  severity: 'marked' as const,
-  where: 'front',
-  ...more,
-});
-const wanted = (id: string, family: Family, role: 'primer' | 'colour' | 'metallic' | 'clear', more: Partial<Layer> = {}): Layer => ({
-  id,
-  wanted: { family, role, name: id, lab: { l: 60, a: 10, b: 10 } },
-  coats: 2,
-  covers: 'all',
-  ...more,
-});
 const ABRASIVE: readonly WorkStage[] = ['strip', 'strip-on', 'strip-off', 'prep', 'coat', 'metal-prep'];
 
 describe('isocyanate is never chosen by the tool', () => {
