@@ -7,8 +7,8 @@ import { plan } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
 import { ask, checkRows, planJson, questionSchemas } from '#core/ask/index';
 import { readWorkshopFile } from '#core/admission/index';
-import { unpacked } from '../server/archive.ts';
-import { BadFact } from '../server/store/store.ts';
+import { isZip, unpacked } from '../server/archive.ts';
+import { BadFact } from '../server/store/refusals.ts';
 
 /** The command line: the same core as the screens use. JSON on stdout, messages on stderr. */
 
@@ -17,15 +17,28 @@ const USAGE = `Usage:
   enamelos check FILE [--now TIME]            verdicts; exit 1 when one of them is a stop
   enamelos ask QUESTION < in.json             one answer, or an array of them
   enamelos ask --list                         the questions with their JSON Schemas
-Exit codes: 0 answered, 1 check found a stop, 2 unreadable or bad input.`;
+  enamelos export FILE                        the workshop as a file: .json, or .zip with its pictures
+  enamelos import FILE                        the workshop becomes what the file holds; a copy is made first
+  enamelos backup DIR                         one more copy of everything, while the program may be running
+  enamelos restore FILE                       back to a copy; what stands now is copied first
+The workshop is the one in ENAMELOS_DATA, or in ./data. import and restore need it closed.
+Exit codes: 0 done or answered, 1 check found a stop, 2 unreadable or bad input, 3 the workshop cannot be opened or written.`;
 
-function main(argv: readonly string[]): number {
+async function main(argv: readonly string[]): Promise<number> {
   const [command, target] = argv;
+  if (isDataCommand(command) && target) return (await import('./dataCommands.ts')).runDataCommand(command, target, refuse);
   if (command === 'ask' && target === '--list') return print(questionSchemas());
   if (command === 'ask' && target) return answerAll(target);
   if ((command === 'plan' || command === 'check') && target) return planFile(command, target, argv);
   process.stderr.write(`${USAGE}\n`);
   return command === '--help' || command === 'help' ? 0 : 2;
+}
+
+const DATA_COMMANDS = ['export', 'import', 'backup', 'restore'] as const;
+export type DataCommand = (typeof DATA_COMMANDS)[number];
+
+function isDataCommand(command: string | undefined): command is DataCommand {
+  return (DATA_COMMANDS as readonly string[]).includes(command ?? '');
 }
 
 function print(value: unknown): number {
@@ -43,10 +56,10 @@ function option(argv: readonly string[], name: string): string | undefined {
   return index >= 0 ? argv[index + 1] : undefined;
 }
 
-function planFile(command: 'plan' | 'check', path: string, argv: readonly string[]): number {
+async function planFile(command: 'plan' | 'check', path: string, argv: readonly string[]): Promise<number> {
   let text: string;
   try {
-    text = workshopText(readFileSync(path));
+    text = await workshopText(readFileSync(path));
   } catch (error) {
     if (error instanceof BadFact) return refuse(error.problem);
     return refuse({ error: `Cannot read ${path}: ${(error as Error).message}`, at: '(file)', mend: 'Name a workshop file that exists.' });
@@ -61,9 +74,8 @@ function planFile(command: 'plan' | 'check', path: string, argv: readonly string
 }
 
 /** A workshop file as text, out of its zip where it is one. */
-function workshopText(file: Buffer): string {
-  const zipped = file.subarray(0, 2).toString('latin1') === 'PK';
-  return zipped ? unpacked(file).text : file.toString('utf8');
+async function workshopText(file: Buffer): Promise<string> {
+  return isZip(file) ? (await unpacked(file)).text : file.toString('utf8');
 }
 
 function planned(facts: Facts, now: number) {
@@ -109,4 +121,4 @@ function answerAll(question: string): number {
   return answered.ok ? print(answered.answer) : refuse(answered.problem);
 }
 
-process.exitCode = main(process.argv.slice(2));
+process.exitCode = await main(process.argv.slice(2));

@@ -10,7 +10,7 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['amounts'],
   ['masking'],
   ['schedule', 'buying'],
-  ['bench', 'faults'],
+  ['bench', 'faults', 'log'],
   ['plan'],
   ['ask', 'verify'],
   ['invented'],

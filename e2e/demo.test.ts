@@ -138,27 +138,6 @@ describe('at the bench', () => {
     expect(facts.events.some((event: { kind: string; sign?: string }) => event.kind === 'trouble' && event.sign === 'blushing')).toBe(true);
     await context.close();
   });
-
-  it('keeps done here while the server is away and sends it later', async () => {
-    const { page, context } = await openPage(browser, `${server.url}/`);
-    await page.getByRole('heading', { name: /Tonight/ }).waitFor();
-    await page.getByRole('link', { name: /Start at the bench/ }).click();
-    const heading = page.getByRole('heading', { level: 1 });
-    await page.getByRole('button', { name: /^Done/ }).waitFor();
-    const before = await heading.textContent();
-    await server.stop('SIGKILL');
-    await page.keyboard.press('1');
-    await page.getByText(`Logged: ${before}`).waitFor();
-    await page.getByRole('link', { name: /Tonight/ }).click();
-    await page.getByText(/kept here, \d to send/).waitFor();
-    await page.reload().catch(() => undefined);
-    await server.restart();
-    await page.goto(server.url);
-    await expect.poll(() => page.evaluate(() => localStorage.getItem('enamelos-outbox')), { timeout: 20_000 }).toBeNull();
-    const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
-    expect(facts.events.filter((event: { kind: string }) => event.kind === 'done').length).toBeGreaterThan(0);
-    await context.close();
-  });
 });
 
 describe('planning at the desk', () => {

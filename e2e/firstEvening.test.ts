@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Hand, launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { Hand, launchBrowser, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -69,9 +69,9 @@ describe('the first evening', () => {
     await page.getByLabel('Budget in EUR').fill('-3');
     await page.getByText('A budget is a sum of money').waitFor();
     await page.getByLabel('Budget in EUR').fill('20');
-    await page.getByLabel('Needed by').fill('2020-01-01');
+    await page.getByLabel('Needed by', { exact: false }).first().fill('1.1.2020');
     await page.getByText('That day has passed').waitFor();
-    await page.getByLabel('Needed by').fill('');
+    await page.getByLabel('Needed by', { exact: false }).first().fill('');
     await page.getByLabel('Name', { exact: true }).fill('x'.repeat(200));
     await page.getByText('80 characters').waitFor();
     await page.getByLabel('Name', { exact: true }).fill('Small bell');
@@ -96,9 +96,9 @@ describe('the first evening', () => {
     await page.getByRole('button', { name: 'Primed' }).click();
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByText('Say when the last coat went on').waitFor();
-    await page.getByLabel('Last coat went on').fill('2091-01-01T21:00');
+    await typeMoment(page, 'Last coat went on', '2091-01-01T21:00');
     await page.getByText('That is still to come').waitFor();
-    await page.getByLabel('Last coat went on').fill(`${new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)}T21:00`);
+    await typeMoment(page, 'Last coat went on', `${new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)}T21:00`);
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByRole('link', { name: /^Strip and prep done/ }).waitFor();
     await page.getByRole('link', { name: /^Record/ }).click();

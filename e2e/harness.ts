@@ -15,14 +15,14 @@ export type Running = {
 };
 
 /** Starts the built server on a folder of its own; `restart` comes back on the same port. */
-export async function startServer(demo: boolean): Promise<Running> {
+export async function startServer(demo: boolean, more: Readonly<Record<string, string>> = {}): Promise<Running> {
   const data = mkdtempSync(join(tmpdir(), 'enamelos-e2e-'));
   let child: ChildProcess;
   let port = '0';
   const start = async () => {
     child = spawn('node', ['dist/server.js', ...(demo ? ['--demo'] : [])], {
       cwd: root,
-      env: { ...process.env, PORT: port, ENAMELOS_DATA: data },
+      env: { ...process.env, PORT: port, ENAMELOS_DATA: data, ...more },
     });
     const url = await new Promise<string>((resolve, reject) => {
       let said = '';
@@ -55,10 +55,10 @@ export async function startServer(demo: boolean): Promise<Running> {
   };
 }
 
-export function launchBrowser(): Promise<Browser> {
+export function launchBrowser(...more: string[]): Promise<Browser> {
   return chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking'],
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking', ...more],
   });
 }
 
@@ -95,6 +95,12 @@ export class Hand {
     this.typed++;
     await this.page.getByLabel(label).first().fill(text);
   }
+}
+
+/** Types a day and an hour, `moment` as 2026-12-01T21:00. */
+export async function typeMoment(page: Page, label: string, moment: string): Promise<void> {
+  await page.getByLabel(label).first().fill(moment.slice(0, 10));
+  await page.getByLabel('Hour').last().fill(moment.slice(11, 16));
 }
 
 /** Tabs until the focused thing has this name, then presses a key on it. */

@@ -80,23 +80,38 @@ describe('without a mouse', () => {
     await context.close();
   });
 
-  it('says so when another tab was quicker, and loses nothing', async () => {
+  it('puts two changes together, and asks where both say something else', async () => {
     const { page, context } = await openPage(browser, `${server.url}/workshop`);
     await page.getByRole('heading', { name: 'Free hours' }).waitFor();
-    await page.route('**/api/changes', (route) => route.abort());
+    // This tab hears nothing of the other until it saves itself.
+    await page.addInitScript(() => {
+      Object.assign(window, { SharedWorker: undefined, EventSource: class {} });
+    });
     await page.reload();
     await page.getByRole('heading', { name: 'Free hours' }).waitFor();
-    const { facts, revisions } = await (await fetch(`${server.url}/api/workshop`)).json();
-    const newer = { ...facts.workshop[0], name: 'From the other tab' };
-    await fetch(`${server.url}/api/facts/workshop/workshop`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ revision: revisions['workshop/workshop'], value: newer }),
-    });
+    const workshop = async () => {
+      const { facts, revisions } = await (await fetch(`${server.url}/api/workshop`)).json();
+      return { value: facts.workshop[0], revision: revisions['workshop/workshop'] };
+    };
+    const elsewhere = async (change: object) => {
+      const { value, revision } = await workshop();
+      await fetch(`${server.url}/api/facts/workshop/workshop`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ revision, value: { ...value, ...change } }),
+      });
+    };
+    await elsewhere({ name: 'From the other tab' });
     await page.getByRole('button', { name: 'inches' }).click();
-    await page.getByText('Another tab has changed this').waitFor();
-    const after = await (await fetch(`${server.url}/api/workshop`)).json();
-    expect(after.facts.workshop[0]).toMatchObject({ name: 'From the other tab', units: { length: 'mm' } });
+    await expect.poll(async () => (await workshop()).value).toMatchObject({ name: 'From the other tab', units: { length: 'in' } });
+    await page.getByRole('heading', { name: 'From the other tab' }).waitFor();
+    await elsewhere({ touchUpMl: 33 });
+    await page.getByRole('button', { name: 'none', exact: true }).click();
+    const asked = page.getByRole('dialog');
+    await asked.getByRole('cell', { name: '33' }).waitFor();
+    await asked.getByRole('button', { name: 'What is elsewhere stands' }).click();
+    await asked.waitFor({ state: 'detached' });
+    expect((await workshop()).value.touchUpMl).toBe(33);
     await context.close();
   });
 });

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { launchBrowser, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -50,7 +50,7 @@ describe('whole jobs', () => {
     await page.getByRole('button', { name: 'red', exact: true }).click();
     await page.getByRole('button', { name: 'Cleared' }).click();
     const lastNight = `${new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)}T21:00`;
-    await page.getByLabel('Last coat went on').fill(lastNight);
+    await typeMoment(page, 'Last coat went on', lastNight);
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByRole('link', { name: /^Dates/ }).click();
     const hanging = page.getByLabel('Hanging now');
@@ -61,7 +61,7 @@ describe('whole jobs', () => {
     await page.getByRole('link', { name: /^Record/ }).click();
     await page.getByText('21:00', { exact: false }).first().waitFor();
     await page.getByRole('button', { name: 'Another time' }).first().click();
-    await page.getByLabel('It happened at').fill('2091-01-01T20:00');
+    await typeMoment(page, 'It happened at', '2091-01-01T20:00');
     await page.getByText('still to come').waitFor();
     await page.getByRole('button', { name: 'Keep it' }).click();
     await page.getByRole('link', { name: /^Finish and fit/ }).click();

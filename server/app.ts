@@ -1,69 +1,95 @@
-import helmet from '@fastify/helmet';
-import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
+import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { existsSync } from 'node:fs';
 import { Changes } from './changes.ts';
 import { guardLoopback } from './guard.ts';
-import { problem, answerWithProblems } from './problems.ts';
+import { servePages } from './pages.ts';
+import { homeAddresses, type PhoneAddress, PhoneListener } from './phone/phoneListener.ts';
+import { answerWithProblems } from './problems.ts';
+import { benchRoutes } from './routes/bench.ts';
+import { phoneRoutes } from './routes/phone.ts';
+import { secured } from './secured.ts';
+import type { Devices } from './store/devices.ts';
+import { answerBadAddress, readJson } from './requests.ts';
 import { changeRoutes } from './routes/changes.ts';
+import { copyRoutes } from './routes/copies.ts';
 import { factRoutes } from './routes/facts.ts';
 import { fileRoutes } from './routes/files.ts';
-import { pictureRoutes } from './routes/pictures.ts';
+import { pictureReading, pictureRoutes } from './routes/pictures.ts';
+import { searchRoutes } from './routes/search.ts';
 import type { Pictures } from './store/pictures.ts';
+import type { Copies } from './store/copies.ts';
 import type { Store } from './store/store.ts';
 
-export type AppOptions = { readonly store: Store; readonly pictures: Pictures; readonly changes?: Changes; readonly webFolder?: string };
+export type AppOptions = {
+  readonly store: Store;
+  readonly pictures: Pictures;
+  readonly copies: Copies;
+  readonly devices: Devices;
+  /** Further names this machine has on the home network. */
+  readonly phoneAddresses?: readonly PhoneAddress[];
+  readonly changes?: Changes;
+  readonly webFolder?: string;
+};
+
+/** What stands at the head of the page of addresses. */
+const ABOUT = `Every address of this workshop, on this machine alone. To try one from a shell:
+
+\`\`\`
+curl http://127.0.0.1:4180/api/workshop
+curl -X POST http://127.0.0.1:4180/api/events -H 'content-type: application/json' \\
+  -d '{"events":[{"id":"note-1","at":"2026-12-01T19:00:00Z","kind":"note","text":"From a script"}]}'
+curl -X PUT http://127.0.0.1:4180/api/facts/readings/place-spray -H 'content-type: application/json' \\
+  -d '{"revision":0,"value":{"id":"place-spray","placeId":"place-spray","at":"2026-12-01T19:00:00Z","airC":18.5,"rh":55,"from":"sensor"}}'
+\`\`\`
+
+A write names the revision it was made from (0: new; \`revisions\` of \`/api/workshop\` has them). docs/sendSensor.mjs sends a
+sensor's file into a place.`;
 
 /** The server of one workshop: facts and log, files, changes, and the built pages. */
-export async function buildApp({ store, pictures, changes = new Changes(), webFolder }: AppOptions): Promise<FastifyInstance> {
-  const app = Fastify({ bodyLimit: 5_000_000, forceCloseConnections: true });
+export async function buildApp({
+  store,
+  pictures,
+  copies,
+  devices,
+  phoneAddresses = [],
+  changes = new Changes(),
+  webFolder,
+}: AppOptions): Promise<FastifyInstance> {
+  const app = Fastify({ bodyLimit: 5_000_000, forceCloseConnections: true, frameworkErrors: answerBadAddress });
+  readJson(app);
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   answerWithProblems(app);
   guardLoopback(app);
-  await app.register(helmet, {
-    strictTransportSecurity: false,
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        workerSrc: ["'self'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'", 'data:'],
-        upgradeInsecureRequests: null,
-      },
-    },
-  });
+  await secured(app);
   await app.register(swagger, {
-    openapi: { info: { title: 'Enamelos', version: '0.1.0' } },
+    openapi: { info: { title: 'Enamelos', version: '0.1.0', description: ABOUT } },
     transform: jsonSchemaTransform,
     transformObject: jsonSchemaTransformObject,
   });
+  const listener = new PhoneListener(
+    { store, pictures, changes, devices, webFolder: webFolder && existsSync(webFolder) ? webFolder : undefined },
+    [...phoneAddresses, ...homeAddresses()],
+  );
+  app.addHook('preClose', () => listener.close());
+  await app.register(benchRoutes(store, changes));
   await app.register(factRoutes(store, changes));
-  await app.register(fileRoutes(store, pictures, changes));
-  await app.register(pictureRoutes(pictures));
+  await app.register(phoneRoutes(listener, devices, changes));
+  await app.register(fileRoutes(store, pictures, copies, changes));
+  await app.register(pictureRoutes(store));
+  await app.register(copyRoutes(store, copies, changes));
+  await app.register(searchRoutes(store));
+  await app.register(pictureReading(pictures));
   await app.register(changeRoutes(store, changes));
+  await app.register(swaggerUi, {
+    routePrefix: '/api/docs',
+    uiConfig: { docExpansion: 'list' },
+    theme: { title: 'Enamelos: addresses', css: [{ filename: 'own.css', content: '.swagger-ui .topbar { display: none }' }], favicon: [] },
+  });
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
   if (webFolder && existsSync(webFolder)) await servePages(app, webFolder);
   return app;
-}
-
-async function servePages(app: FastifyInstance, webFolder: string): Promise<void> {
-  await app.register(fastifyStatic, {
-    root: webFolder,
-    wildcard: false,
-    setHeaders(reply, path) {
-      reply.header('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache');
-    },
-  });
-  app.setNotFoundHandler((request, reply) => {
-    if (request.method === 'GET' && !request.url.startsWith('/api')) return reply.sendFile('index.html');
-    return reply
-      .status(404)
-      .type('application/problem+json')
-      .send(problem(404, 'There is nothing at this address.', 'See /api/openapi.json for the addresses.'));
-  });
 }

@@ -25,7 +25,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await app.close();
-  opened.db.close();
+  opened.close();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -8,13 +8,12 @@ import { type Facts, FORMAT, FORMAT_VERSION } from '#core/facts/index';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
 import { runSensors } from './sensors.ts';
-import type { Db } from './store/db.ts';
 import type { Store } from './store/store.ts';
-import { openWorkshop } from './workshopFolder.ts';
+import { type Opened, openWorkshop } from './workshopFolder.ts';
 import { generatedFacts } from '#core/invented/index';
 
 let folder = '';
-let db: Db;
+let opened: Opened;
 let store: Store;
 let changes: Changes;
 let app: FastifyInstance;
@@ -22,8 +21,8 @@ let url = '';
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'enamelos-changes-'));
-  const opened = openWorkshop(join(folder, 'data'));
-  ({ db, store } = opened);
+  opened = openWorkshop(join(folder, 'data'));
+  ({ store } = opened);
   changes = new Changes();
   const web = join(folder, 'web');
   mkdirSync(join(web, 'assets'), { recursive: true });
@@ -34,7 +33,7 @@ beforeEach(async () => {
 });
 afterEach(async () => {
   await app.close();
-  db.close();
+  opened.close();
   rmSync(folder, { recursive: true, force: true });
 });
 

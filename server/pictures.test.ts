@@ -21,7 +21,7 @@ beforeEach(async () => {
 });
 afterEach(async () => {
   await app.close();
-  opened.db.close();
+  opened.close();
   rmSync(folder, { recursive: true, force: true });
 });
 
@@ -99,7 +99,7 @@ describe('pictures', () => {
     expect((await there.inject({ url: '/api/workshop', headers: host })).json().facts).toEqual(facts);
     expect(other.pictures.get('a')?.width).toBe(200);
     await there.close();
-    other.db.close();
+    other.close();
   });
   it('in a zip that is cut, empty or holds something else change nothing', async () => {
     await save(piece([]));

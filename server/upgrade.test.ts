@@ -34,7 +34,7 @@ describe('a folder of version 1', () => {
 
   it('is copied first, and brought up only once', () => {
     openDatabase(folder).close();
-    const copy = join(folder, 'workshop.version-1.sqlite');
+    const copy = join(folder, 'copies', 'before-upgrade-version1.sqlite');
     const before = new Database(copy, { readonly: true });
     expect(before.prepare("SELECT body FROM fact WHERE collection = 'workshop'").get()).toMatchObject({
       body: expect.stringContaining('grits'),

@@ -1,2 +1,4 @@
+export { type BroughtIn, broughtIn } from './bringIn.ts';
+export { isPieceText, type PieceFile, pieceFileOf, pieceFileSchema, readPieceText } from './pieceFile.ts';
 export { readWorkshopFile } from './readWorkshopFile.ts';
 export { admissible, refusedIn } from './refused.ts';

@@ -1,6 +1,6 @@
 import { capital } from '#core/units/index';
 import { plain } from '#core/facts/index';
-import { STRIPPER_PRICE } from '#core/strip/index';
+import { PAPER_PRICE, STRIPPER_PRICE } from '#core/strip/index';
 import type { Stock, SupplyKind, SupplyLine, SupplyUnit } from '#core/facts/index';
 
 /** What is used up beside paint, as lines by kind: papers by grit, tape by width, stripper, gloves, cups (BRIEF §12). */
@@ -30,7 +30,7 @@ export function roundedUp({ amount, ...line }: SupplyLine): SupplyLine {
 
 /** Usual prices, minor units of money for one unit; a stock row's own price comes before them. */
 const USUAL_PRICE: Record<SupplyKind, number> = {
-  paper: 35,
+  paper: PAPER_PRICE,
   pad: 90,
   tape: 25,
   cover: 15,

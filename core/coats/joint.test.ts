@@ -253,6 +253,22 @@ describe('joints', () => {
       }
     }
   });
+
+  it('offers the cheapest first, of one kind the best verdict, and two of a kind at most', () => {
+    const cheapest = ['thinner', 'mist', 'brush', 'scuff', 'wait', 'promoter', 'base', 'barrier', 'product', 'stand-in'];
+    const rank = { sits: 0, care: 1, stop: 2 };
+    const lists = FAMILIES.flatMap((above) =>
+      FAMILIES.flatMap((below) =>
+        (['fresh', 'dry', 'cured'] as const).map((state) => remediesFor(belowOf(film(below, state)), { family: above })),
+      ),
+    );
+    expect(lists.filter((list) => list.length > 2).length).toBeGreaterThan(50);
+    for (const list of lists) {
+      const order = list.map((remedy) => cheapest.indexOf(remedy.kind) * 10 + rank[remedy.verdict]);
+      expect(order).toEqual([...order].sort((a, b) => a - b));
+      for (const kind of cheapest) expect(list.filter((remedy) => remedy.kind === kind).length).toBeLessThanOrEqual(2);
+    }
+  });
 });
 
 /**

@@ -109,10 +109,25 @@ describe('a product sheet', () => {
     ['a pot life shorter than the induction', { potLifeMin: 10, inductionMin: 20 }, 'pot life is over'],
     ['a range upside down', { minC: 30, maxC: 10 }, 'below the coldest'],
     ['parts out of order', { thinning: { least: 1, usual: 0.5, most: 2 } }, 'least over usual'],
+    ['a window for another paint that shuts as it opens', { layerFromMin: 30, layerUntilMin: 30 }, 'shuts before it opens'],
+    ['a window for a clear that shuts before it opens', { clearFromMin: 60, clearUntilMin: 30 }, 'shuts before it opens'],
+    ['a recoat window of no length', { coatFromMin: 10, coatUntilMin: 10 }, 'closes before it opens'],
+    ['a pot life as long as the induction', { potLifeMin: 20, inductionMin: 20 }, 'pot life is over'],
+    ['a range of one degree', { minC: 20, maxC: 20 }, 'below the coldest'],
+    ['hardener out of order', { hardener: { parts: 0.25, least: 0.5 } }, 'least over usual'],
     ['a reopening before the shutting', { coatUntilMin: 60, againMin: 30 }, 'reopens before'],
   ];
   it.each(bad)('refuses %s', (_name, label, message) => {
     expect(labelSchema.safeParse(label).error?.issues[0].message).toContain(message);
+  });
+  it.each<[string, object]>([
+    ['a window of a minute for another paint', { layerFromMin: 30, layerUntilMin: 31 }],
+    ['only when it opens', { layerFromMin: 30, clearFromMin: 5 }],
+    ['only when it shuts', { clearUntilMin: 5, coatUntilMin: 3 }],
+    ['a reopening as it shuts', { coatUntilMin: 60, againMin: 60 }],
+    ['one ratio and no range', { thinning: { least: 1, usual: 1, most: 1 } }],
+  ])('takes %s', (_name, label) => {
+    expect(labelSchema.safeParse(label).success).toBe(true);
   });
   it('says where label and family together shut a window before it opens', () => {
     expect(oddLabel(sheet({ label: { coatUntilMin: 5 } }))).toContain('closes before it opens');
@@ -158,6 +173,19 @@ describe('a product sheet', () => {
     const read = sheetsFromCsv('id,name,family,role,hand,filmUm\nruff,Ruff,acrylic-enamel,colour,aerosol,\n', known, () => 'new');
     expect(read).toMatchObject({ ok: true, sheets: [{ name: 'Ruff', label: { pattern: 'one-wet', thinning: { usual: 1 } } }] });
     expect(read.ok && read.sheets[0].label.filmUm).toBeUndefined();
+  });
+  it('carries no formula into a spreadsheet, and gives every name back as it was', () => {
+    const names = ['=1+1', '@sum', '+cmd|calc', '-2+3', '-12', 'Ruff'];
+    const sheets = names.map((name, index) => sheet({ id: `s${index}`, name }));
+    const csv = sheetsToCsv(sheets);
+    const shown = csv
+      .split(/\r?\n/)
+      .slice(1)
+      .map((line) => line.split(',')[1].replaceAll('"', ''));
+    expect(shown.map((cell) => /^[=@+]/.test(cell))).toEqual(names.map(() => false));
+    expect(shown.slice(3, 5)).toEqual(["'-2+3", '-12']);
+    const back = sheetsFromCsv(csv, sheets, () => 'new');
+    expect(back.ok && back.sheets.map(({ name }) => name)).toEqual(names);
   });
   it('says the line of a CSV that is wrong, and takes nothing', () => {
     const csv = sheetsToCsv([sheet(), sheet({ id: 'b', label: { filmUm: 14 } })]).replace('14', '1400');

@@ -70,8 +70,16 @@ function cellsOf(sheet: Sheet): Cells {
   };
 }
 
+/** What a spreadsheet would work out instead of showing; a plain negative figure is none. */
+const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.,]+$))/;
+
+/** A cell that a spreadsheet would take for a formula begins with an apostrophe, which reading takes off again. */
 export function sheetsToCsv(sheets: readonly Sheet[]): string {
-  return Papa.unparse(sheets.map(cellsOf), { columns: [...HEAD, ...FIGURES, ...SAYINGS] });
+  return Papa.unparse(sheets.map(cellsOf), { columns: [...HEAD, ...FIGURES, ...SAYINGS], escapeFormulae: FORMULA });
+}
+
+function withoutGuard(cell: string): string {
+  return cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
 }
 
 export type SheetsRead = { readonly ok: true; readonly sheets: readonly Sheet[] } | { readonly ok: false; readonly problem: Problem };
@@ -105,7 +113,7 @@ export function sheetsFromCsv(text: string, known: readonly Sheet[], newId: () =
 /** A row as a sheet, not yet checked; an empty cell says nothing. */
 function rowAsSheet(row: Record<string, string>, before: Sheet | undefined, newId: () => string): unknown {
   const cells = before ? { ...cellsOf(before), ...row } : row;
-  const text = (key: string) => String(cells[key] ?? '').trim() || undefined;
+  const text = (key: string) => withoutGuard(String(cells[key] ?? '').trim()) || undefined;
   const number = (key: string) => {
     const value = text(key);
     return value === undefined ? undefined : Number(value.replace(',', '.'));

@@ -87,7 +87,8 @@ export function stackJoint(
   const states = under.kept ? [under.kept.state] : STATES;
   const all = states.flatMap((state) => branchesIn(state, base, under.flatted, ask));
   const best = all.reduce((a, b) => (isBetter(b.answer.verdict, a.answer.verdict) ? b : a));
-  const legal = all.filter((branch) => branch.answer.verdict === best.answer.verdict && best.answer.verdict !== 'stop');
+  if (best.answer.verdict === 'stop') return stopped({ ...base, state: states[states.length - 1], scuffed: true }, above, ask);
+  const legal = all.filter((branch) => branch.answer.verdict === best.answer.verdict);
   return {
     verdict: best.answer.verdict,
     branches: legal,
@@ -95,6 +96,12 @@ export function stackJoint(
     below: { ...base, state: best.state as FilmState, scuffed: best.scuff || under.flatted },
     above,
   };
+}
+
+/** Nothing goes: the reason is the one that is left once the film has cured and is keyed, for neither waiting nor a scuff mends it. */
+function stopped(below: Below, above: Above, ask: Asked): StackJoint {
+  const answer = ask(below);
+  return { verdict: answer.verdict, branches: [], answer, below, above };
 }
 
 /** The verdict of a layer in one state of the film below, as it is at some moment, with all that is known of its products. */

@@ -2,12 +2,23 @@ import { z } from 'zod';
 
 /** Field schemas used by several facts, with messages that say what to do. */
 
-export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id has 1 to 64 letters, digits, _ or -.');
+/** An id may stand as a key of a record anywhere, so the names every object of the language already has are none. */
+export const idSchema = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id has 1 to 64 letters, digits, _ or -.')
+  .refine((id) => !(id in Object.prototype), 'This word has a meaning to the program itself. Choose another id.');
 
 export const nameSchema = z.string().trim().min(1, 'Give it a name.').max(80, 'A name may have 80 characters. Shorten it.');
 
-export const momentSchema = z.iso.datetime({ offset: true, error: 'A time reads like 2026-11-25T19:30:00Z.' });
-export const dateSchema = z.iso.date('A date reads like 2026-12-24.');
+/** Years a restorer can mean: outside them a typing slip or another calendar would carry the plan away. */
+const [FIRST_YEAR, LAST_YEAR] = [1970, 2199];
+const inRange = (text: string): boolean => Number(text.slice(0, 4)) >= FIRST_YEAR && Number(text.slice(0, 4)) <= LAST_YEAR;
+const OUT_OF_RANGE = `A year lies from ${FIRST_YEAR} to ${LAST_YEAR}. Check the date.`;
+
+export const momentSchema = z.iso
+  .datetime({ offset: true, error: 'A time reads like 2026-11-25T19:30:00Z.' })
+  .refine(inRange, OUT_OF_RANGE);
+export const dateSchema = z.iso.date('A date reads like 2026-12-24.').refine(inRange, OUT_OF_RANGE);
 export const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A clock time reads like 19:30.');
 
 /** Money in whole minor units, at most a million. */

@@ -94,6 +94,20 @@ describe('field rules', () => {
     expect(errorOf({ ...piece, parts: [{ ...piece.parts[1], faces: [] }] })).toContain('at least one face');
     expect(errorOf({ ...piece, name: 'עגלה 🚋' })).toBeUndefined();
   });
+  it('refuses parts that belong to one another in a circle, and takes a chain', () => {
+    const within = (links: readonly (string | undefined)[]) => {
+      const own = JSON.parse(text).facts.pieces[0];
+      const [part] = own.parts;
+      const parts = links.map((to, index) => ({ ...part, id: `p${index}`, pegs: [], within: to }));
+      const { fastenings: _f, parcels: _p, pictures: _i, bags: _b, fitOrder: _o, ...rest } = own;
+      return pieceSchema.safeParse({ ...rest, parcels: [], parts });
+    };
+    expect(within([undefined, 'p0', 'p1']).error).toBeUndefined();
+    expect(within(['p1', 'p0']).success).toBe(false);
+    expect(within(['p2', 'p0', 'p1']).success).toBe(false);
+    expect(within([undefined, 'p2', 'p1']).success).toBe(false);
+    expect(within(['p0']).success).toBe(false);
+  });
   it('refuses windows that close before they open and cans that hold too much', () => {
     expect(labelSchema.safeParse({ coatFromMin: 60, coatUntilMin: 20 }).error?.issues[0].message).toContain('closes before it opens');
     expect(labelSchema.safeParse({ solids: 1.4 }).success).toBe(false);

@@ -83,7 +83,7 @@ function mendOf(issue: z.core.$ZodIssue): string {
 export function readWorkshopText(text: string): Read<WorkshopFile> {
   let raw: unknown;
   try {
-    raw = JSON.parse(text);
+    raw = JSON.parse(withoutMark(text));
   } catch (error) {
     return fail(
       'This is no readable workshop file',
@@ -117,6 +117,11 @@ export function readWorkshopText(text: string): Read<WorkshopFile> {
   }
   const broken = brokenReference(parsed.data.facts);
   return broken ? { ok: false, problem: broken } : { ok: true, value: parsed.data };
+}
+
+/** Some editors begin a text with a byte-order mark; it says nothing. */
+function withoutMark(text: string): string {
+  return text.startsWith('\uFEFF') ? text.slice(1) : text;
 }
 
 function fail(error: string, at: string, mend: string): Read<never> {

@@ -22,6 +22,10 @@ export const workshopSchema = z.strictObject({
     volume: z.enum(['mL', 'oz']),
     temperature: z.enum(['C', 'F']),
     clock: z.union([z.literal(12), z.literal(24)]),
+    /** Which comes first where a date is typed in figures; absent: the day. */
+    dates: z.enum(['day-first', 'month-first']).optional(),
+    /** The day a week begins with, Monday or Sunday; absent: Monday. */
+    weekStart: z.union([z.literal(1), z.literal(7)]).optional(),
   }),
   freeHours: z.array(freeHoursSchema).max(40),
   extraFree: z.array(spanSchema).max(100),

@@ -109,7 +109,8 @@ describe('bare by choice', () => {
       'aluminium plated and cleared',
       bare('aluminium', { brighten: 'plate', protect: 'clear' }),
       [
-        ['To the plater and back', 7],
+        ['Off to the plater', 7],
+        ['Back from the plater', 5],
         ['Clear over the bare metal', 4],
       ],
     ],

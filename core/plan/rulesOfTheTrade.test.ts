@@ -47,6 +47,32 @@ describe('bare by choice is a finish of its own', () => {
   });
 });
 
+describe('a part away at the plater', () => {
+  it.each<[string, Partial<Part>]>([
+    ['is fitted two weeks later', { material: 'brass', bareCare: { brighten: 'plate', protect: 'none' } }],
+    ['is waxed two weeks later', { material: 'steel', bareCare: { brighten: 'plate', protect: 'wax' } }],
+    ['is cleared two weeks later', { material: 'zinc', bareCare: { brighten: 'plate', protect: 'clear' } }],
+  ])('%s', (_name, more) => {
+    const result = planOf(part({ finish: 'bare', layers: [], zones: [{ id: 'all', name: 'All', bare: 'works bare' }], ...more }));
+    const sent = steps(result, 'bare-care').find((step) => step.title === 'Off to the plater');
+    const later = result.steps.filter((step) => step.placed && sent?.placed && step.placed.start > sent.placed.start);
+    expect(later.length).toBeGreaterThan(1);
+    for (const step of later) expect((step.placed?.start ?? 0) - (sent?.placed?.end ?? 0)).toBeGreaterThanOrEqual(14 * 1440);
+  });
+});
+
+describe('teardown', () => {
+  const fastening = { id: 's', kind: 'screw' as const, a: 'body', count: 2, note: '' };
+  it.each<[string, Partial<Piece>, readonly string[] | undefined]>([
+    ['of a piece without fastenings asks for no end of any', {}, undefined],
+    ['with an empty list of them neither', { fastenings: [] }, undefined],
+    ['asks how each of them ended', { fastenings: [fastening, { ...fastening, id: 't' }] }, ['s', 't']],
+  ])('%s', (_name, more, ids) => {
+    const [step] = planOf(part(), [], more).steps.filter((own) => own.stage === 'teardown');
+    expect(step.asks?.kind === 'parted' ? step.asks.fasteningIds : undefined).toEqual(ids);
+  });
+});
+
 describe('nobody has decided on it', () => {
   it.each<[string, Partial<Part>]>([
     ['a part without coats', { layers: [] }],
@@ -66,6 +92,15 @@ describe('nobody has decided on it', () => {
     expect(own(result).undecided).toContain('Not decided yet');
     expect(own(result).likely).toBeNull();
     expect(steps(result, 'fit').every((step) => step.placed === null)).toBe(true);
+  });
+  it('names the zone where only one is open, and the part alone where all of it is', () => {
+    const zones = [
+      { id: 'all', name: 'Body' },
+      { id: 'sill', name: 'Sill' },
+    ];
+    const open = (more: Partial<Part>) => own(planOf(part({ zones, ...more }))).undecided;
+    expect(open({ layers: [primer({ covers: ['all'] })] })).toMatch(/^Not decided yet: [^,.]+, sill\. /);
+    expect(open({ layers: [] })).toMatch(/^Not decided yet: [^,.]+\. /);
   });
   it('but a zone with a reason to stay bare is decided', () => {
     expect(own(planOf(part({ layers: [], zones: [{ id: 'all', name: 'All', bare: 'bearing' }] }))).undecided).toBeUndefined();

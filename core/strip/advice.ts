@@ -1,6 +1,6 @@
 import { type OldFinish, type OldPaint, STRIP_METHODS, type StripMethod } from '#core/facts/index';
 import { durationText, sentences, type WorkSize } from '#core/units/index';
-import { applicationsOf, dwellOn, dwells, methodMinutes, PRACTICE, stripperMl, STRIPPER_PRICE } from './practice.ts';
+import { applicationsOf, dwellOn, dwells, methodMinutes, methodMoney, PRACTICE } from './practice.ts';
 import { type StripQuestion, type StripVerdict, stripVerdict, VERDICT_RANK } from './verdict.ts';
 
 /** Which method is advised: of those that are right, the one that asks least of the person, the clock and the purse. */
@@ -39,7 +39,7 @@ const ALCOHOL_TAKES: readonly OldPaint[] = ['household', 'own-coat'];
 export function methodCost(method: StripMethod, question: StripQuestion, scope: StripScope): number {
   const applications = applicationsOf(method, { finish: question.finish ?? 'unknown', oldCoats: scope.oldCoats });
   const wait = dwells(method) ? applications * dwellOn(method, question.material).usual : 0;
-  const money = applications * stripperMl(method, scope.size, scope.bathLitres ?? 0) * (STRIPPER_PRICE[method] ?? 0);
+  const money = methodMoney(method, scope.size, scope.bathLitres ?? 0, applications);
   return methodMinutes(method, scope.size, applications) + WAITING_COUNTS * wait + (money / HOUR_IS_WORTH) * 60;
 }
 

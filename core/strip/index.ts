@@ -11,6 +11,7 @@ export {
   offMinutes,
   onMinutes,
   PRACTICE,
+  PAPER_PRICE,
   STRIPPER_PRICE,
   type StripHazard,
   stripperMl,

@@ -1,17 +1,6 @@
 import { isMetal, type Material, type Part, type Piece, type StripMethod } from '#core/facts/index';
-import type { WorkSize } from '#core/units/index';
 import { type StripAdvice, type StripScope, stripMethods } from './advice.ts';
-import {
-  applicationsOf,
-  dwellOn,
-  dwells,
-  methodMinutes,
-  PRACTICE,
-  STRIPPER_PRICE,
-  type StripHazard,
-  stripperMl,
-  type StripWork,
-} from './practice.ts';
+import { applicationsOf, dwellOn, dwells, methodMinutes, methodMoney, PRACTICE, type StripHazard, type StripWork } from './practice.ts';
 import { stripQuestionOf, type StripVerdict } from './verdict.ts';
 
 /** One method on one part in full: what it asks of the person, the purse and the steps after it. */
@@ -74,17 +63,11 @@ function option(
     minutes,
     waitMinutes: dwell ? applications * dwell.usual : 0,
     days: Math.max(1, Math.ceil(minutes / SITTING_MINUTES)) + soaks,
-    cost: Math.round(costOf(method, size, bathLitres, applications)),
+    cost: Math.round(methodMoney(method, size, bathLitres, applications)),
     hazards: practice.hazards,
     followUps: followUpsOf(method, part.material),
     ...(practice.bath ? { bathLitres, ...(fitsTub === undefined ? {} : { fitsTub }) } : {}),
   };
-}
-
-/** Stripper that is used up, minor units of money: gel each time, a bath once. */
-function costOf(method: StripMethod, size: WorkSize, bathLitres: number, applications: number): number {
-  const times = PRACTICE[method].bath ? 1 : applications;
-  return times * stripperMl(method, size, bathLitres) * (STRIPPER_PRICE[method] ?? 0);
 }
 
 /** What must follow a method on a material before paint. */

@@ -1,5 +1,5 @@
 import type { Material, OldFinish, StripMethod } from '#core/facts/index';
-import { type WorkSize, workMinutes } from '#core/units/index';
+import { quarterSheets, type WorkSize, workMinutes } from '#core/units/index';
 
 /** How each method works at the bench: dwell, applications, minutes, what it uses up and its hazards (BRIEF §3, §12). */
 
@@ -214,3 +214,19 @@ export const STRIPPER_PRICE: Partial<Record<StripMethod, number>> = {
   alkaline: 0.2,
   caustic: 0.08,
 };
+
+/** Minor units of money a quarter sheet of paper. */
+export const PAPER_PRICE = 35;
+/** Quarter sheets beside what bare metal takes: old paint clogs them. */
+const PAPERS: Partial<Record<StripMethod, number>> = { 'wet-sand': 2, scuff: 1 };
+
+/** Quarter sheets that one application takes; see `quarterSheets`. */
+export function stripSheets(method: StripMethod, size: WorkSize): number {
+  return (PAPERS[method] ?? 0) * quarterSheets(size);
+}
+
+/** What a method uses up in all, minor units of money: gel and papers each time, a bath once. */
+export function methodMoney(method: StripMethod, size: WorkSize, bathLitres: number, applications: number): number {
+  const times = PRACTICE[method].bath ? 1 : applications;
+  return times * (stripperMl(method, size, bathLitres) * (STRIPPER_PRICE[method] ?? 0) + stripSheets(method, size) * PAPER_PRICE);
+}

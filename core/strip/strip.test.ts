@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { type Material, MATERIALS, newPart, newPiece, type Part, type Piece, STRIP_METHODS, type StripMethod } from '#core/facts/index';
 import {
+  PAPER_PRICE,
+  methodCost,
+  methodMinutes,
   afterApplication,
   applicationsOf,
   assemblyVerdict,
@@ -216,6 +219,58 @@ describe('a bath', () => {
     expect(bath.together.map((own) => own.id)).toEqual(['frame', 'cap']);
     expect(bath.dwell?.most).toBe(240);
     expect(bathOf(piece([]), 'alkaline').dwell).toBeNull();
+    for (const left of [{ finish: 'bare' as const }, { maskedInPlace: true }, { gone: true }])
+      expect(bathOf(piece([part('frame', 'steel'), part('pin', 'steel', left)]), 'alkaline').together.map((own) => own.id)).toEqual([
+        'frame',
+      ]);
+  });
+});
+
+describe('what a method asks in all', () => {
+  const question = { material: 'steel' as const, finish: 'flaking' as const, leadExcluded: true };
+  const scope = { size: { copyCm2: 150, copies: 1, factor: 1 }, bathLitres: 1, fitsTub: true };
+  it.each<[string, StripMethod, object]>([
+    ['more bath to fill', 'alkaline', { bathLitres: 10 }],
+    ['more bath of caustic', 'caustic', { bathLitres: 10 }],
+    ['more coats to take off', 'gel', { oldCoats: 5 }],
+    ['more parts', 'gel', { size: { ...scope.size, copies: 4 } }],
+    ['a larger part', 'wet-sand', { size: { ...scope.size, copyCm2: 900 } }],
+  ])('grows with %s', (_name, method, more) => {
+    expect(methodCost(method, question, { ...scope, ...more })).toBeGreaterThan(methodCost(method, question, scope));
+  });
+  it.each<StripMethod>(['gel', 'alkaline', 'caustic'])('counts the waiting and the stripper of %s beside its minutes', (method) => {
+    const own = methodCost(method, question, scope);
+    const dry = methodMinutes(method, scope.size, applicationsOf(method, question));
+    expect(own).toBeGreaterThan(dry);
+    // An hour's worth of money is an hour; a minute of waiting is next to nothing.
+    const litres = (methodCost(method, question, { ...scope, bathLitres: 3 }) - own) / 2;
+    expect(method === 'gel' ? litres === 0 : litres > 1).toBe(true);
+  });
+});
+
+describe('what a method costs', () => {
+  const steel = (longMm: number, shortMm: number) =>
+    part('panel', 'steel', { faces: [{ id: 'f', zoneId: 'all', longMm, shortMm, count: 2, seen: true }] });
+  const costOf = (own: Part, method: StripMethod, scope: Partial<StripScope> = {}) => {
+    const size = { copyCm2: (2 * own.faces[0].longMm * own.faces[0].shortMm) / 100, copies: 1, factor: 1 };
+    return stripOptions(own, { leadExcluded: true }, { size, ...scope }).options.find((row) => row.method === method)?.cost ?? 0;
+  };
+  it.each<[number, number, number]>([
+    [100, 80, 2],
+    [300, 200, 5],
+    [1300, 1200, 40],
+  ])('counts the papers of a panel of %i × %i mm', (long, short, sheets) => {
+    const quarters = costOf(steel(long, short), 'wet-sand') / PAPER_PRICE;
+    expect(quarters).toBeGreaterThan(sheets * 0.6);
+    expect(quarters).toBeLessThan(sheets * 2);
+    expect(costOf(steel(long, short), 'scuff')).toBeCloseTo(costOf(steel(long, short), 'wet-sand') / 2, -1);
+    expect(costOf(steel(long, short), 'brush')).toBe(0);
+  });
+  it('fills a bath once, however often the part goes in', () => {
+    const thrice = part('frame', 'steel', { oldCoats: 4 });
+    expect(costOf({ ...steel(100, 80), ...thrice, faces: steel(100, 80).faces }, 'alkaline', { bathLitres: 2, oldCoats: 4 })).toBe(
+      costOf(steel(100, 80), 'alkaline', { bathLitres: 2 }),
+    );
   });
 });
 

@@ -10,6 +10,7 @@ import {
   facesOfMesh,
   facesOfShape,
   fitOrder,
+  outerSize,
   isAnswered,
   materialByDensity,
   measureMesh,
@@ -97,6 +98,55 @@ describe('reassembly', () => {
   it('says what could not be reached any more', () => {
     expect(unreachableLater(three(['lid', 'seat', 'shell']))[0]?.text).toContain('fit lid after it');
     expect(unreachableLater(three(['shell', 'seat', 'lid']))).toEqual([]);
+  });
+});
+
+describe('a cover over what is fastened below it', () => {
+  const joined = (fastenings: Piece['fastenings'], fitted?: string[]) =>
+    piece([part('shell'), part('seat'), part('lid')], { fastenings, ...(fitted ? { fitOrder: fitted } : {}) });
+  const screw = (more: object) => ({ id: 's', kind: 'screw' as const, a: 'seat', b: 'shell', count: 2, note: '', ...more });
+  const fitted = ['lid', 'seat', 'shell'];
+  it.each<[string, object]>([
+    ['nothing covers', {}],
+    ['the part itself covers', { behind: 'seat' }],
+    ['the other part covers', { behind: 'shell' }],
+    ['a part that is gone covers', { behind: 'roof' }],
+  ])('shuts nothing in where %s', (_name, more) => {
+    expect(unreachableLater(joined([screw(more)], fitted))).toEqual([]);
+  });
+  it('shuts in what it is fitted before, also what is fastened to the frame alone', () => {
+    expect(unreachableLater(joined([screw({ behind: 'lid' })], fitted))).toHaveLength(1);
+    const { b: _frame, ...alone } = screw({ behind: 'lid' });
+    expect(unreachableLater(joined([alone], ['lid', 'seat', 'shell']))[0]?.text).toContain('the frame');
+    expect(unreachableLater(joined([alone], ['seat', 'lid', 'shell']))).toEqual([]);
+  });
+  it('waits by itself for both parts it covers, whatever their order in the survey', () => {
+    const own = piece([part('lid', { faces: [face({ longMm: 300 })] }), part('seat'), part('shell')], {
+      fastenings: [{ id: 's', kind: 'screw', a: 'seat', b: 'shell', count: 2, note: '', behind: 'lid' }],
+    });
+    const order = fitOrder(own).map(({ id }) => id);
+    expect(order.indexOf('lid')).toBe(2);
+    expect(unreachableLater(own)).toEqual([]);
+  });
+});
+
+describe('the outer size of a part', () => {
+  it.each<[string, Partial<Part>, readonly number[]]>([
+    [
+      'a sheet with front and back',
+      { faces: [face({ longMm: 1300, shortMm: 1200 }), face({ id: 'b', longMm: 1300, shortMm: 1200, seen: false })] },
+      [1300, 1200, 10],
+    ],
+    ['a sheet measured once, two faces', { faces: [face({ longMm: 300, shortMm: 200, count: 2 })] }, [300, 200, 10]],
+    ['one face alone', { faces: [face({ longMm: 300, shortMm: 200, count: 1 })] }, [300, 200, 10]],
+    ['a box of five alike faces', { faces: [face({ longMm: 300, shortMm: 120, count: 5 })] }, [300, 120, 120]],
+    [
+      'a bracket of two unlike faces',
+      { faces: [face({ longMm: 300, shortMm: 120, count: 1 }), face({ id: 'b', longMm: 300, shortMm: 60, count: 1 })] },
+      [300, 120, 60],
+    ],
+  ])('%s', (_name, more, size) => {
+    expect(outerSize(part('own', more))).toEqual(size);
   });
 });
 

@@ -39,8 +39,18 @@ export function outerSize(part: Part): readonly [number, number, number] {
   const sides = part.faces.map((face) => [Math.max(face.longMm, face.shortMm), Math.min(face.longMm, face.shortMm)] as const);
   const long = Math.max(...sides.map(([longer]) => longer));
   const wide = Math.max(...sides.map(([, shorter]) => shorter));
-  const deep = part.faces.length > 1 || part.faces.some((face) => face.count > 2) ? Math.min(...sides.map(([, shorter]) => shorter)) : 10;
+  const deep = isSheet(part) ? SHEET_MM : Math.min(...sides.map(([, shorter]) => shorter));
   return [long, wide, Math.max(5, deep)];
+}
+
+/** How deep a part lies of which nothing but front and back is known. */
+const SHEET_MM = 10;
+
+/** A front alone, or a front and a back of one size: a sheet, whatever its thickness. */
+function isSheet({ faces }: Part): boolean {
+  const [first] = faces;
+  const count = faces.reduce((sum, face) => sum + face.count, 0);
+  return count <= 2 && faces.every((face) => face.longMm === first.longMm && face.shortMm === first.shortMm);
 }
 
 export type Tub = { readonly longMm: number; readonly wideMm: number; readonly deepMm: number };

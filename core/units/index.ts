@@ -25,4 +25,5 @@ export {
   toMinute,
 } from './time.ts';
 export { asSentence, capital, counted, listed, listedShort, plural, sentences } from './wording.ts';
+export { clockFigures, dateFigures, parseClock, parseDate } from './dates.ts';
 export { areaGrowth, quarterSheets, type WorkSize, workMinutes } from './work.ts';

@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { clockFigures } from './dates.ts';
 
 /** A moment in whole or part minutes since 1970-01-01T00:00Z: the one time unit inside core. */
 export type Minute = number;
@@ -72,8 +73,7 @@ export function minuteOfDay(clock: string): number {
 export function clockText(at: Minute, timeZone: string, hours: 12 | 24 = 24): string {
   const { minuteOfDay: total } = localMoment(at, timeZone);
   const [hour, minute] = [Math.floor(total / 60), String(total % 60).padStart(2, '0')];
-  if (hours === 24) return `${String(hour).padStart(2, '0')}:${minute}`;
-  return `${hour % 12 || 12}:${minute} ${hour < 12 ? 'am' : 'pm'}`;
+  return clockFigures(`${String(hour).padStart(2, '0')}:${minute}`, hours);
 }
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];

@@ -1,11 +1,15 @@
-import type { FastifyPluginAsync } from 'fastify';
+import type { FastifyPluginAsync, FastifyRequest } from 'fastify';
 import type { Changes } from '../changes.ts';
 import type { Store } from '../store/store.ts';
 
 const HEARTBEAT_MS = 20_000;
 
-/** Server-sent events: one line a change, so that every open tab shows the same. */
-export function changeRoutes(store: Store, changes: Changes): FastifyPluginAsync {
+/** Server-sent events: one line a change, so that every open tab shows the same. A stream ends when it may listen no longer. */
+export function changeRoutes(
+  store: Store,
+  changes: Changes,
+  mayListen: (request: FastifyRequest) => boolean = () => true,
+): FastifyPluginAsync {
   return async (app) => {
     const open = new Set<() => void>();
     app.addHook('preClose', async () => {
@@ -18,8 +22,10 @@ export function changeRoutes(store: Store, changes: Changes): FastifyPluginAsync
         'content-type': 'text/event-stream',
         'cache-control': 'no-store',
       });
-      const send = (count: number) => reply.raw.write(`data: ${count}\n\n`);
-      send(store.snapshot().changes);
+      const send = () => {
+        if (mayListen(request)) reply.raw.write(`data: ${store.changes}\n\n`);
+        else end();
+      };
       const stop = changes.subscribe(send);
       const beat = setInterval(() => reply.raw.write(': still here\n\n'), HEARTBEAT_MS);
       const end = () => {
@@ -29,6 +35,7 @@ export function changeRoutes(store: Store, changes: Changes): FastifyPluginAsync
         reply.raw.end();
       };
       open.add(end);
+      send();
       request.raw.on('close', end);
     });
   };

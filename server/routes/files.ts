@@ -1,34 +1,64 @@
-import { COLLECTION_NAMES, type Facts, FORMAT, FORMAT_VERSION, type WorkshopFile } from '#core/facts/index';
+import { randomUUID } from 'node:crypto';
+import { broughtIn, isPieceText, readPieceText, readWorkshopFile } from '#core/admission/index';
+import { COLLECTION_NAMES, type Facts, idSchema } from '#core/facts/index';
 import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { packed, unpacked } from '../archive.ts';
+import { exported, exportedPiece, imagesOf, pictureIds } from '../workshopFiles.ts';
+import { unpacked } from '../archive.ts';
 import type { Changes } from '../changes.ts';
-import { reencode } from '../reencode.ts';
+import type { Copies } from '../store/copies.ts';
 import type { Pictures, StoredPicture } from '../store/pictures.ts';
-import { BadFact, type Store } from '../store/store.ts';
-import { readWorkshopFile } from '#core/admission/index';
+import { BadFact, UnknownFact } from '../store/refusals.ts';
+import type { Store } from '../store/store.ts';
 
 const countsSchema = z.record(z.string(), z.object({ now: z.int(), file: z.int() }));
-const answerSchema = z.object({ applied: z.boolean(), counts: countsSchema });
+/** `before`: the copy made first, which undoes the import. */
+const answerSchema = z.object({
+  applied: z.boolean(),
+  counts: countsSchema,
+  before: z.string().optional(),
+  /** One piece comes in beside what is here. */
+  piece: z
+    .object({
+      id: z.string(),
+      name: z.string(),
+      matched: z.array(z.string()),
+      brought: z.array(z.string()),
+      otherCurrency: z.string().nullable(),
+      placesUnknown: z.array(z.string()),
+      entries: z.int(),
+      pictures: z.int(),
+    })
+    .optional(),
+});
 const MOST_TEXT = 20_000_000;
 const MOST_ZIP = 200_000_000;
 
 /** The open file out and in: import says what it will change before it does, and is all or nothing. */
-export function fileRoutes(store: Store, pictures: Pictures, changes: Changes): FastifyPluginAsync {
+export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, changes: Changes): FastifyPluginAsync {
   return async (plugin) => {
     const app = plugin.withTypeProvider<ZodTypeProvider>();
     app.addContentTypeParser('application/zip', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
 
     app.get('/api/export', async (_request, reply) => {
       const { facts } = store.snapshot();
-      const file: WorkshopFile = { format: FORMAT, version: FORMAT_VERSION, writtenAt: `${new Date().toISOString().slice(0, 19)}Z`, facts };
-      const images = pictures.having(pictureIds(facts));
-      if (images.length === 0) {
-        return reply.header('content-disposition', 'attachment; filename="enamelos-workshop.json"').type('application/json').send(file);
-      }
-      const zip = packed(JSON.stringify(file), images);
-      return reply.header('content-disposition', 'attachment; filename="enamelos-workshop.zip"').type('application/zip').send(zip);
+      const { bytes, kind } = exported({ facts, pictures: pictures.having(pictureIds(facts)) }, new Date().toISOString());
+      return reply
+        .header('content-disposition', `attachment; filename="enamelos-workshop.${kind}"`)
+        .type(`application/${kind}`)
+        .send(bytes);
+    });
+
+    app.get('/api/pieces/:id/export', { schema: { params: z.object({ id: idSchema }) } }, async ({ params }, reply) => {
+      const { facts } = store.snapshot();
+      const contents = { facts, pictures: pictures.having(pictureIds(facts)) };
+      const file = exportedPiece(contents, params.id, new Date().toISOString());
+      if (!file) throw new UnknownFact('This piece is not here.');
+      return reply
+        .header('content-disposition', `attachment; filename="enamelos-piece.${file.kind}"`)
+        .type(`application/${file.kind}`)
+        .send(file.bytes);
     });
 
     app.post(
@@ -41,34 +71,55 @@ export function fileRoutes(store: Store, pictures: Pictures, changes: Changes): 
       '/api/import-zip',
       { bodyLimit: MOST_ZIP, schema: { querystring: z.object({ apply: z.enum(['yes', 'no']) }), response: { 200: answerSchema } } },
       async ({ body, query }) => {
-        const zip = unpacked(Buffer.isBuffer(body) ? body : Buffer.alloc(0));
-        // Every picture is read before anything is written: one that is none refuses the file.
-        const images: StoredPicture[] = [];
-        for (const { id, bytes } of zip.pictures) images.push(await reencode(id, bytes));
-        return take(zip.text, images, query.apply === 'yes');
+        const zip = await unpacked(Buffer.isBuffer(body) ? body : Buffer.alloc(0));
+        return take(zip.text, await imagesOf(zip), query.apply === 'yes');
       },
     );
 
-    function take(text: string, images: readonly StoredPicture[], apply: boolean) {
+    async function take(text: string, images: readonly StoredPicture[], apply: boolean) {
+      if (isPieceText(text)) return takePiece(text, images, apply);
       const read = readWorkshopFile(text);
       if (!read.ok) throw new BadFact(read.problem);
       const counts = { ...comparison(store.snapshot().facts, read.value.facts), pictures: pictureCounts(read.value.facts) };
+      if (!apply) return { applied: false, counts };
+      const before = await copies.before('import', new Date().toISOString());
+      store.replaceAll(read.value.facts, images);
+      changes.announce(store.changes);
+      return { applied: true, counts, before };
+    }
+
+    function takePiece(text: string, images: readonly StoredPicture[], apply: boolean) {
+      const read = readPieceText(text);
+      if (!read.ok) throw new BadFact(read.problem);
+      const own = broughtIn(read.value, store.snapshot().facts, randomUUID);
+      const named = images.flatMap((image) => {
+        const id = own.pictures.get(image.id);
+        return id === undefined ? [] : [{ ...image, id }];
+      });
       if (apply) {
-        for (const image of images) pictures.put(image);
-        store.replaceAll(read.value.facts);
-        changes.announce(store.snapshot().changes);
+        store.bringIn(own, named);
+        changes.announce(store.changes);
       }
-      return { applied: apply, counts };
+      const { report, piece, events } = own;
+      return {
+        applied: apply,
+        counts: {},
+        piece: {
+          ...report,
+          matched: [...report.matched],
+          brought: [...report.brought],
+          placesUnknown: [...report.placesUnknown],
+          id: piece.id,
+          entries: events.length,
+          pictures: named.length,
+        },
+      };
     }
 
     function pictureCounts(file: Facts): { now: number; file: number } {
       return { now: pictureIds(store.snapshot().facts).length, file: pictureIds(file).length };
     }
   };
-}
-
-function pictureIds(facts: Facts): string[] {
-  return facts.pieces.flatMap((piece) => (piece.pictures ?? []).map((picture) => picture.id));
 }
 
 function comparison(now: Facts, file: Facts): Record<string, { now: number; file: number }> {

@@ -4,13 +4,14 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { reencode } from '../reencode.ts';
 import type { Pictures } from '../store/pictures.ts';
-import { UnknownFact } from '../store/store.ts';
+import { UnknownFact } from '../store/refusals.ts';
+import type { Store } from '../store/store.ts';
 
 const MOST_BYTES = 20_000_000;
 const addressSchema = z.object({ id: idSchema });
 
-/** Pictures in and out, by the id their fact has. */
-export function pictureRoutes(pictures: Pictures): FastifyPluginAsync {
+/** Pictures in, by the id their fact has. */
+export function pictureRoutes(store: Store): FastifyPluginAsync {
   return async (plugin) => {
     const app = plugin.withTypeProvider<ZodTypeProvider>();
     app.addContentTypeParser(/^(image\/.+|application\/octet-stream)$/, { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
@@ -23,11 +24,17 @@ export function pictureRoutes(pictures: Pictures): FastifyPluginAsync {
       },
       async ({ params, body }) => {
         const picture = await reencode(params.id, Buffer.isBuffer(body) ? body : Buffer.alloc(0));
-        pictures.put(picture);
+        store.putPicture(picture);
         return { width: picture.width, height: picture.height };
       },
     );
+  };
+}
 
+/** Pictures to look at. */
+export function pictureReading(pictures: Pictures): FastifyPluginAsync {
+  return async (plugin) => {
+    const app = plugin.withTypeProvider<ZodTypeProvider>();
     app.get('/api/pictures/:id', { schema: { params: addressSchema } }, async ({ params }, reply) => {
       const picture = pictures.get(params.id);
       if (!picture) throw new UnknownFact('This picture is not here.');

@@ -61,7 +61,7 @@ describe('what they write', () => {
       opened.store.put('places', id, { ...first, id, name: id, kind: 'outdoors', heated: false, hasSensor: false }, 0);
   });
   afterEach(() => {
-    opened.db.close();
+    opened.close();
     rmSync(folder, { recursive: true, force: true });
   });
   const series = () => opened.store.snapshot().facts.airSeries;

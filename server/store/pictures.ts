@@ -3,16 +3,16 @@ import type { Db } from './db.ts';
 /** A picture as it is kept: JPEG, turned upright, without metadata. */
 export type StoredPicture = { readonly id: string; readonly width: number; readonly height: number; readonly bytes: Buffer };
 
+export function writePicture(db: Db, { id, width, height, bytes }: StoredPicture): void {
+  db.prepare('INSERT OR REPLACE INTO picture (id, width, height, bytes) VALUES (?, ?, ?, ?)').run(id, width, height, bytes);
+}
+
 /** The images that facts name by id. An image stays when its fact is removed, so that undo brings both back. */
 export class Pictures {
   readonly #db: Db;
 
   constructor(db: Db) {
     this.#db = db;
-  }
-
-  put({ id, width, height, bytes }: StoredPicture): void {
-    this.#db.prepare('INSERT OR REPLACE INTO picture (id, width, height, bytes) VALUES (?, ?, ?, ?)').run(id, width, height, bytes);
   }
 
   get(id: string): StoredPicture | undefined {

@@ -1,4 +1,4 @@
-import { refusedIn } from '#core/admission/index';
+import { type BroughtIn, refusedIn } from '#core/admission/index';
 import {
   brokenReference,
   type Collection,
@@ -8,44 +8,47 @@ import {
   type FactOf,
   type Facts,
   type LogEvent,
-  type Problem,
   problemOf,
 } from '#core/facts/index';
 import type { Db } from './db.ts';
+import { DiskTrouble, diskTroubleOf } from './diskTrouble.ts';
+import { unknownReference } from './knownReferences.ts';
+import { type StoredPicture, writePicture } from './pictures.ts';
+import { BadFact, StaleWrite, UnknownFact } from './refusals.ts';
+import { type Found, SearchIndex } from './search.ts';
 
-/** All SQL lives here. Facts keep revisions; a write names the revision it was made from. */
+/** Facts keep revisions; a write names the revision it was made from. */
 
 export type Revised<C extends Collection> = { readonly revision: number; readonly value: FactOf<C> };
+export type SetAside = { readonly collection: string; readonly id: string; readonly why: string; readonly body: string };
 export type Snapshot = {
   readonly facts: Facts;
   readonly revisions: Readonly<Record<string, number>>;
   readonly changes: number;
   readonly demo: boolean;
+  /** How many facts and entries could not be read at the start. */
+  readonly setAside: number;
+  /** What the disk said to the latest write, where it said no. */
+  readonly trouble?: string;
 };
 
-export class StaleWrite extends Error {
-  readonly current: number;
-  constructor(current: number) {
-    super('Another tab has changed this meanwhile.');
-    this.current = current;
-  }
-}
-export class UnknownFact extends Error {}
-export class BadFact extends Error {
-  readonly problem: Problem;
-  constructor(problem: Problem) {
-    super(problem.error);
-    this.problem = problem;
-  }
-}
-
+type Brought = Pick<BroughtIn, 'piece' | 'sheets' | 'products' | 'events'>;
+type Cause = 'edit' | 'import';
 type Row = { readonly id: string; readonly revision: number; readonly body: string };
+type Revision = { readonly revision: number; readonly body: string | null; readonly cause: Cause };
 
 export class Store {
   readonly #db: Db;
+  #trouble: string | null;
+  readonly #readOnly: boolean;
+  /** Made when something is looked for; null until then, and since a fact has changed. */
+  #search: SearchIndex | null = null;
 
-  constructor(db: Db) {
+  /** `readOnlyFor`: why nothing may be written, where the disk takes no write. */
+  constructor(db: Db, readOnlyFor: string | null = null) {
     this.#db = db;
+    this.#trouble = readOnlyFor;
+    this.#readOnly = readOnlyFor !== null;
   }
 
   get demo(): boolean {
@@ -53,7 +56,7 @@ export class Store {
   }
 
   markDemo(): void {
-    this.#db.prepare("INSERT OR REPLACE INTO meta (name, value) VALUES ('demo', 'yes')").run();
+    this.#inOne(() => this.#db.prepare("INSERT OR REPLACE INTO meta (name, value) VALUES ('demo', 'yes')").run());
   }
 
   get isEmpty(): boolean {
@@ -63,29 +66,65 @@ export class Store {
     return facts === 0;
   }
 
+  /** How many writes this workshop has seen. */
+  get changes(): number {
+    return Number(this.#meta('changes'));
+  }
+
   snapshot(): Snapshot {
     return this.#db.transaction(() => {
-      const facts: Record<string, unknown[]> = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, []]));
       const revisions: Record<string, number> = {};
-      const rows = this.#db.prepare('SELECT collection, id, revision, body FROM fact ORDER BY collection, id').all() as (Row & {
-        collection: Collection;
-      })[];
-      for (const row of rows) {
-        facts[row.collection].push(JSON.parse(row.body));
-        revisions[`${row.collection}/${row.id}`] = row.revision;
-      }
-      const events = this.events();
-      return { facts: { ...EMPTY_FACTS, ...facts, events } as Facts, revisions, changes: Number(this.#meta('changes')), demo: this.demo };
+      for (const { collection, id, revision } of this.#rows()) revisions[`${collection}/${id}`] = revision;
+      return { facts: { ...this.#facts(), events: this.events() }, revisions, ...this.#state() };
     })();
+  }
+
+  /**
+   * The snapshot as JSON, put together from what is stored: a long log is not read and written anew for every page.
+   * `phone`: it goes to a paired phone.
+   */
+  snapshotText(phone = false): string {
+    return this.#db.transaction(() => {
+      const bodies = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, [] as string[]]));
+      const revisions: Record<string, number> = {};
+      for (const { collection, id, revision, body } of this.#rows()) {
+        bodies[collection].push(body);
+        revisions[`${collection}/${id}`] = revision;
+      }
+      const events = this.#db.prepare('SELECT body FROM event ORDER BY position').pluck().all() as string[];
+      const lists = Object.entries({ ...bodies, events }).map(([name, list]) => `"${name}":[${list.join(',')}]`);
+      return `{"facts":{${lists.join(',')}},"revisions":${JSON.stringify(revisions)},${JSON.stringify({ ...this.#state(), ...(phone ? { phone } : {}) }).slice(1)}`;
+    })();
+  }
+
+  /** What a snapshot says besides the facts. */
+  #state(): Omit<Snapshot, 'facts' | 'revisions'> {
+    return {
+      changes: this.changes,
+      demo: this.demo,
+      setAside: this.setAside().length,
+      ...(this.#trouble === null ? {} : { trouble: this.#trouble }),
+    };
   }
 
   events(): LogEvent[] {
     return (this.#db.prepare('SELECT body FROM event ORDER BY position').all() as { body: string }[]).map((row) => JSON.parse(row.body));
   }
 
+  /** The best matches of what was typed; see SearchIndex. */
+  find(typed: string, most: number, kind?: Found['kind']): Found[] {
+    this.#search ??= new SearchIndex(this.#db, { ...this.#facts(), events: this.events() });
+    return this.#search.find(typed, most, kind);
+  }
+
+  /** What could not be read when the workshop was opened, as it was found. */
+  setAside(): SetAside[] {
+    return this.#db.prepare('SELECT collection, id, why, body FROM set_aside ORDER BY position').all() as SetAside[];
+  }
+
   /**
    * Writes a fact made from `revision` (0: new). @throws StaleWrite when another write came between,
-   * BadFact when it does not fit its schema or points at nothing
+   * BadFact when it does not fit its schema or points at nothing, DiskTrouble when the disk takes no write
    */
   put<C extends Collection>(collection: C, id: string, value: unknown, revision: number): Revised<C> {
     const parsed = COLLECTIONS[collection].safeParse(value);
@@ -97,81 +136,145 @@ export class Store {
         at: 'id',
         mend: 'Send the fact to its own address.',
       });
-    return this.#db.transaction(() => {
+    return this.#inOne(() => {
       const now = this.#current(collection, id)?.revision ?? 0;
       if (now !== revision) throw new StaleWrite(now);
       const next = this.#write(collection, id, JSON.stringify(fact));
-      const { facts } = this.snapshot();
+      const facts = this.#facts();
       const refused = collection === 'pieces' ? refusedIn(fact as FactOf<'pieces'>, facts, 'piece') : null;
       if (refused) throw new BadFact(refused);
-      this.#checkReferences();
+      checkReferences(facts);
       return { revision: next, value: fact };
-    })();
+    });
+  }
+
+  /** What a sensor or a forecast says: it takes the place of what it said before, which nobody would undo. */
+  observe<C extends 'readings' | 'airSeries'>(collection: C, value: FactOf<C>): void {
+    const fact = COLLECTIONS[collection].parse(value) as FactOf<C>;
+    this.#inOne(() => {
+      const revision = this.#write(collection, fact.id, JSON.stringify(fact));
+      this.#db.prepare('DELETE FROM fact_revision WHERE collection = ? AND id = ? AND revision < ?').run(collection, fact.id, revision);
+      checkReferences(this.#facts());
+    });
   }
 
   /** Removes a fact; undo brings it back. */
   remove(collection: Collection, id: string, revision: number): number {
-    if (collection === 'workshop') {
-      throw new BadFact({
-        error: 'The workshop itself cannot be removed.',
-        at: 'workshop',
-        mend: 'Change its hours and places instead, or import another file.',
-      });
-    }
-    return this.#db.transaction(() => {
+    if (collection === 'workshop') throw keepsWorkshop();
+    return this.#inOne(() => {
       const current = this.#current(collection, id);
       if (!current) throw new UnknownFact('It is not there any more.');
       if (current.revision !== revision) throw new StaleWrite(current.revision);
       const next = this.#write(collection, id, null);
-      this.#checkReferences();
+      checkReferences(this.#facts());
       return next;
-    })();
+    });
   }
 
-  /** Writes the state before `revision` back, if `revision` is still the newest. */
+  /** Writes the last state the person had before `revision` back, if `revision` is still the newest. */
   undo(collection: Collection, id: string, revision: number): number {
-    return this.#db.transaction(() => {
-      const newest = this.#newestRevision(collection, id);
-      if (newest === 0) throw new UnknownFact('There is nothing to undo.');
-      if (newest !== revision) throw new StaleWrite(newest);
-      const before = this.#db
-        .prepare('SELECT body FROM fact_revision WHERE collection = ? AND id = ? AND revision = ?')
-        .get(collection, id, revision - 1) as { body: string | null } | undefined;
-      const next = this.#write(collection, id, before?.body ?? null);
-      this.#checkReferences();
+    return this.#inOne(() => {
+      const [newest, ...earlier] = this.#revisions(collection, id);
+      if (!newest) throw new UnknownFact('There is nothing to undo.');
+      if (newest.revision !== revision) throw new StaleWrite(newest.revision);
+      const next = this.#write(collection, id, stateBefore(newest, earlier, collection));
+      checkReferences(this.#facts());
       return next;
-    })();
+    });
   }
 
-  /** Appends events; one whose id is known changes nothing and gets the first answer. Returns how many were new. */
+  /**
+   * Appends events; one whose id is known changes nothing and gets the first answer. Returns how many were new.
+   * @throws BadFact for an entry about what was never here
+   */
   append(events: readonly LogEvent[]): number {
-    return this.#db.transaction(() => {
+    return this.#inOne(() => {
+      for (const [index, event] of events.entries()) {
+        const problem = unknownReference(event, (collection, id) => this.#newestRevision(collection, id) > 0);
+        if (problem) throw new BadFact({ ...problem, at: `events.${index}.${problem.at}` });
+      }
       const insert = this.#db.prepare('INSERT INTO event (id, at, body) VALUES (?, ?, ?) ON CONFLICT (id) DO NOTHING');
-      const added = events.reduce((sum, event) => sum + insert.run(event.id, event.at, JSON.stringify(event)).changes, 0);
-      if (added > 0) this.#countChange();
-      return added;
-    })();
+      const added = events.filter((event) => insert.run(event.id, event.at, JSON.stringify(event)).changes > 0);
+      if (added.length > 0) this.#countChange();
+      this.#search?.addEvents(added, this.#facts());
+      return added.length;
+    });
   }
 
-  /** Replaces everything by the facts of a file, all or nothing. */
-  replaceAll(facts: Facts): void {
-    this.#db.transaction(() => {
+  /** Replaces everything by the facts and pictures of a file, all or nothing. */
+  replaceAll(facts: Facts, pictures: readonly StoredPicture[] = []): void {
+    this.#inOne(() => {
       this.#db.exec('DELETE FROM event');
-      for (const { collection, id } of this.#db.prepare('SELECT collection, id FROM fact').all() as {
-        collection: Collection;
-        id: string;
-      }[])
-        this.#write(collection, id, null);
+      const now = new Map(this.#rows().map((row) => [`${row.collection}/${row.id}`, row]));
       for (const collection of COLLECTION_NAMES)
-        for (const fact of facts[collection]) this.#write(collection, fact.id, JSON.stringify(fact));
+        for (const fact of facts[collection]) {
+          const [key, body] = [`${collection}/${fact.id}`, JSON.stringify(fact)];
+          if (now.get(key)?.body !== body) this.#write(collection, fact.id, body, 'import');
+          now.delete(key);
+        }
+      for (const { collection, id } of now.values()) this.#write(collection, id, null, 'import');
       const insert = this.#db.prepare('INSERT INTO event (id, at, body) VALUES (?, ?, ?)');
       for (const event of facts.events) insert.run(event.id, event.at, JSON.stringify(event));
+      for (const picture of pictures) writePicture(this.#db, picture);
       this.#countChange();
-    })();
+      this.#search = null;
+    });
+  }
+
+  /** A piece of another workshop, with its paints, pictures and log, all or nothing. */
+  bringIn({ piece, sheets, products, events }: Brought, pictures: readonly StoredPicture[]): void {
+    this.#inOne(() => {
+      for (const sheet of sheets) this.#write('sheets', sheet.id, JSON.stringify(sheet));
+      for (const product of products) this.#write('products', product.id, JSON.stringify(product));
+      this.#write('pieces', piece.id, JSON.stringify(piece));
+      checkReferences(this.#facts());
+      const insert = this.#db.prepare('INSERT INTO event (id, at, body) VALUES (?, ?, ?)');
+      for (const event of events) insert.run(event.id, event.at, JSON.stringify(event));
+      for (const picture of pictures) writePicture(this.#db, picture);
+    });
+  }
+
+  putPicture(picture: StoredPicture): void {
+    this.#inOne(() => writePicture(this.#db, picture));
+  }
+
+  /** One transaction; what the disk refuses is remembered until it takes a write again. */
+  #inOne<T>(work: () => T): T {
+    if (this.#readOnly) throw new DiskTrouble(this.#trouble ?? '');
+    try {
+      const answer = this.#db.transaction(work).immediate();
+      this.#trouble = null;
+      return answer;
+    } catch (error) {
+      const trouble = diskTroubleOf(error);
+      if (!trouble) throw error;
+      this.#trouble = trouble.message;
+      throw trouble;
+    }
+  }
+
+  #rows(): (Row & { readonly collection: Collection })[] {
+    return this.#db.prepare('SELECT collection, id, revision, body FROM fact ORDER BY collection, id').all() as (Row & {
+      collection: Collection;
+    })[];
+  }
+
+  /** Everything but the log. */
+  #facts(): Facts {
+    const facts: Record<string, unknown[]> = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, []]));
+    for (const row of this.#rows()) facts[row.collection].push(JSON.parse(row.body));
+    return { ...EMPTY_FACTS, ...facts } as Facts;
   }
 
   #current(collection: Collection, id: string): Row | undefined {
     return this.#db.prepare('SELECT id, revision, body FROM fact WHERE collection = ? AND id = ?').get(collection, id) as Row | undefined;
+  }
+
+  /** Every state of a fact, the newest first. */
+  #revisions(collection: Collection, id: string): Revision[] {
+    return this.#db
+      .prepare('SELECT revision, body, cause FROM fact_revision WHERE collection = ? AND id = ? ORDER BY revision DESC')
+      .all(collection, id) as Revision[];
   }
 
   #newestRevision(collection: Collection, id: string): number {
@@ -181,9 +284,12 @@ export class Store {
     return row.newest ?? 0;
   }
 
-  #write(collection: Collection, id: string, body: string | null): number {
+  #write(collection: Collection, id: string, body: string | null, cause: Cause = 'edit'): number {
+    this.#search = null;
     const revision = this.#newestRevision(collection, id) + 1;
-    this.#db.prepare('INSERT INTO fact_revision (collection, id, revision, body) VALUES (?, ?, ?, ?)').run(collection, id, revision, body);
+    this.#db
+      .prepare('INSERT INTO fact_revision (collection, id, revision, body, cause) VALUES (?, ?, ?, ?, ?)')
+      .run(collection, id, revision, body, cause);
     if (body === null) this.#db.prepare('DELETE FROM fact WHERE collection = ? AND id = ?').run(collection, id);
     else
       this.#db
@@ -193,11 +299,6 @@ export class Store {
     return revision;
   }
 
-  #checkReferences(): void {
-    const problem = brokenReference(this.snapshot().facts);
-    if (problem) throw new BadFact({ ...problem, mend: 'Something still uses it: change that first.' });
-  }
-
   #countChange(): void {
     this.#db.prepare("UPDATE meta SET value = CAST(value AS INTEGER) + 1 WHERE name = 'changes'").run();
   }
@@ -205,4 +306,31 @@ export class Store {
   #meta(name: string): string | undefined {
     return (this.#db.prepare('SELECT value FROM meta WHERE name = ?').get(name) as { value: string } | undefined)?.value;
   }
+}
+
+function checkReferences(facts: Facts): void {
+  const problem = brokenReference(facts);
+  if (problem) throw new BadFact({ ...problem, mend: 'Something still uses it: change that first.' });
+}
+
+function keepsWorkshop(): BadFact {
+  return new BadFact({
+    error: 'The workshop itself cannot be removed.',
+    at: 'workshop',
+    mend: 'Change its hours and places instead, or import another file.',
+  });
+}
+
+/** What undo brings back: the state before; of a whole file's write, the last one the person had. */
+function stateBefore(newest: Revision, earlier: readonly Revision[], collection: Collection): string | null {
+  const before = newest.cause === 'import' ? earlier.find((revision) => revision.body !== null) : earlier[0];
+  const body = before?.body ?? null;
+  if (body === null && collection === 'workshop') throw keepsWorkshop();
+  if (body === null && newest.cause === 'import')
+    throw new BadFact({
+      error: 'It came with a whole file.',
+      at: '(whole)',
+      mend: 'Undo the import itself: Workshop, Copies, before the import.',
+    });
+  return body;
 }

@@ -1,23 +1,23 @@
 import { canUpgrade, type Facts, FORMAT_VERSION, upgraded, upgradedFact } from '#core/facts/index';
-import { existsSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { BadSetting } from '../badSetting.ts';
 import type { Db } from './db.ts';
+import { factsVersion } from './migrate.ts';
 
 /** Facts written by an earlier version are brought up to today's: a copy first, then everything in one transaction. */
 
 type Stored = { readonly collection: string; readonly id: string; readonly revision: number; readonly body: string };
 
-/** @throws BadSetting for a workshop of a later version, which is left untouched */
-export function upgradeStored(db: Db, folder: string): void {
+/**
+ * `copies`: where the file as it was is kept first; null for a database in memory, which needs none.
+ * @throws BadSetting for a workshop whose version nobody knows, which is left untouched
+ */
+export function upgradeStored(db: Db, path: string, copies: string | null): void {
   const version = storedVersion(db);
   if (version === FORMAT_VERSION) return;
-  if (!canUpgrade(version)) {
-    throw new BadSetting(
-      `${folder} was written by a later version of the program (facts of version ${version}; this one reads up to ${FORMAT_VERSION}). Nothing was changed: update the program.`,
-    );
-  }
-  keepCopy(db, folder, version);
+  if (!canUpgrade(version)) throw new BadSetting(`${path} has facts of version ${version}, which this program does not know.`);
+  if (copies !== null) keepCopy(db, copies, version);
   db.transaction(() => {
     upgradeFacts(db, version);
     upgradeRevisions(db, version);
@@ -28,8 +28,8 @@ export function upgradeStored(db: Db, folder: string): void {
 
 /** The version of the facts in a database; one without a word is new, or from before versions were noted. */
 function storedVersion(db: Db): number {
-  const noted = db.prepare("SELECT value FROM meta WHERE name = 'facts_version'").get() as { value: string } | undefined;
-  if (noted) return Number(noted.value);
+  const noted = factsVersion(db);
+  if (noted !== null) return noted;
   const { facts } = db.prepare('SELECT count(*) AS facts FROM fact_revision').get() as { facts: number };
   if (facts > 0) return 1;
   noteVersion(db);
@@ -40,9 +40,10 @@ function noteVersion(db: Db): void {
   db.prepare("INSERT OR REPLACE INTO meta (name, value) VALUES ('facts_version', ?)").run(String(FORMAT_VERSION));
 }
 
-/** The whole file as it was, beside it; one made earlier is never overwritten. */
-function keepCopy(db: Db, folder: string, version: number): void {
-  const path = join(folder, `workshop.version-${version}.sqlite`);
+/** The whole file as it was; one made earlier is never overwritten. */
+function keepCopy(db: Db, copies: string, version: number): void {
+  mkdirSync(copies, { recursive: true });
+  const path = join(copies, `before-upgrade-version${version}.sqlite`);
   if (!existsSync(path)) db.prepare('VACUUM INTO ?').run(path);
 }
 

@@ -1,4 +1,4 @@
-import type { ProblemDetails } from './workshopApi.ts';
+import type { ProblemDetails } from './answers.ts';
 
 const MOST_BYTES = 20_000_000;
 

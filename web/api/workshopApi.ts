@@ -1,37 +1,39 @@
-import { type Collection, EMPTY_FACTS, type FactOf, type Facts, type LogEvent } from '#core/facts/index';
+import { type Collection, EMPTY_FACTS, type LogEvent } from '#core/facts/index';
+import { keepSeen, lastSeen } from '../app/keptHere.ts';
+import type { Snapshot, Write, ImportAnswer, Copy, SetAside, Found, PhoneState } from './answers.ts';
+import { watchChanges } from './changeStream.ts';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
-export type Snapshot = {
-  readonly facts: Facts;
-  readonly revisions: Readonly<Record<string, number>>;
-  readonly changes: number;
-  readonly demo: boolean;
-};
-export type Write = { [C in Collection]: { collection: C; value: FactOf<C>; revision: number } }[Collection];
-export type ImportAnswer = { readonly applied: boolean; readonly counts: Readonly<Record<string, { now: number; file: number }>> };
-export type ProblemDetails = { readonly title: string; readonly mend: string; readonly at?: string; readonly status: number };
-
-export const NO_SNAPSHOT: Snapshot = { facts: EMPTY_FACTS, revisions: {}, changes: -1, demo: false };
+export const NO_SNAPSHOT: Snapshot = { facts: EMPTY_FACTS, revisions: {}, changes: -1, demo: false, setAside: 0 };
 
 /** Everything the pages ask of the server. */
 export const workshopApi = createApi({
   reducerPath: 'workshop',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Workshop'],
+  tagTypes: ['Workshop', 'Copies', 'Phone'],
   endpoints: (build) => ({
     workshop: build.query<Snapshot, void>({
-      query: () => '/workshop',
+      async queryFn(_arg, _api, _options, ask) {
+        const answer = await ask('/workshop');
+        if (!answer.error) {
+          const snapshot = answer.data as Snapshot;
+          void keepSeen(snapshot);
+          return { data: snapshot };
+        }
+        const seen = answer.error.status === 'FETCH_ERROR' ? await lastSeen() : undefined;
+        return seen ? { data: { ...seen, asLastSeen: true } } : { error: answer.error };
+      },
       providesTags: ['Workshop'],
       keepUnusedDataFor: 3600,
       // Other tabs' writes arrive as a count; only a new one is worth a fetch.
       async onCacheEntryAdded(_arg, { cacheDataLoaded, cacheEntryRemoved, dispatch, getCacheEntry }) {
         await cacheDataLoaded.catch(() => undefined);
-        const source = new EventSource('/api/changes');
-        source.onmessage = (message) => {
-          if (Number(message.data) !== getCacheEntry().data?.changes) dispatch(workshopApi.util.invalidateTags(['Workshop']));
-        };
+        const stop = watchChanges((count) => {
+          const data = getCacheEntry().data;
+          if (count !== data?.changes || data.asLastSeen) dispatch(workshopApi.util.invalidateTags(['Workshop']));
+        });
         await cacheEntryRemoved;
-        source.close();
+        stop();
       },
     }),
     putFact: build.mutation<{ revision: number }, Write>({
@@ -52,7 +54,7 @@ export const workshopApi = createApi({
     }),
     importFile: build.mutation<ImportAnswer, { text: string; apply: boolean }>({
       query: (body) => ({ url: '/import', method: 'POST', body }),
-      invalidatesTags: (answer) => (answer?.applied ? ['Workshop'] : []),
+      invalidatesTags: (answer) => (answer?.applied ? ['Workshop', 'Copies', 'Phone'] : []),
     }),
     importZip: build.mutation<ImportAnswer, { zip: Blob; apply: boolean }>({
       query: ({ zip, apply }) => ({
@@ -61,9 +63,43 @@ export const workshopApi = createApi({
         body: zip,
         headers: { 'content-type': 'application/zip' },
       }),
-      invalidatesTags: (answer) => (answer?.applied ? ['Workshop'] : []),
+      invalidatesTags: (answer) => (answer?.applied ? ['Workshop', 'Copies', 'Phone'] : []),
     }),
+    copies: build.query<readonly Copy[], void>({ query: () => '/copies', providesTags: ['Copies'] }),
+    restoreCopy: build.mutation<{ before: string }, string>({
+      query: (name) => ({ url: `/copies/${name}/restore`, method: 'POST' }),
+      invalidatesTags: ['Workshop', 'Copies', 'Phone'],
+    }),
+    search: build.query<readonly Found[], { q: string; kind?: Found['kind']; most?: number }>({
+      query: (params) => ({ url: '/search', params }),
+      providesTags: ['Workshop'],
+      keepUnusedDataFor: 20,
+    }),
+    phone: build.query<PhoneState, void>({ query: () => '/phone', providesTags: ['Phone'] }),
+    openPhone: build.mutation<PhoneState, { name: string; hours: number }>({
+      query: (body) => ({ url: '/phone/open', method: 'POST', body }),
+      invalidatesTags: ['Phone'],
+    }),
+    closePhone: build.mutation<PhoneState, void>({ query: () => ({ url: '/phone/close', method: 'POST' }), invalidatesTags: ['Phone'] }),
+    newPhoneCode: build.mutation<PhoneState, void>({ query: () => ({ url: '/phone/code', method: 'POST' }), invalidatesTags: ['Phone'] }),
+    revokePhone: build.mutation<PhoneState, string>({
+      query: (id) => ({ url: `/phone/devices/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Phone'],
+    }),
+    setAside: build.query<readonly SetAside[], void>({ query: () => '/set-aside' }),
   }),
 });
 
-export const { useWorkshopQuery, useImportFileMutation, useImportZipMutation } = workshopApi;
+export const {
+  useCopiesQuery,
+  useSetAsideQuery,
+  useWorkshopQuery,
+  useImportFileMutation,
+  useImportZipMutation,
+  useSearchQuery,
+  useClosePhoneMutation,
+  useNewPhoneCodeMutation,
+  useOpenPhoneMutation,
+  usePhoneQuery,
+  useRevokePhoneMutation,
+} = workshopApi;

@@ -1,11 +1,13 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
+import { ConflictDialog } from './ConflictDialog.tsx';
 import { DryingLine } from './DryingLine.tsx';
 import { Header } from './Header.tsx';
 import { Palette } from './Palette.tsx';
 import { PlanProvider } from './PlanContext.tsx';
-import { sendWaiting } from './useFacts.ts';
+import { readKept, sendWaiting } from './logging.ts';
+import { Notices } from './Notices.tsx';
 
 const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }));
 const RETRY_MS = 5000;
@@ -14,7 +16,7 @@ const RETRY_MS = 5000;
 export function Frame() {
   const atBench = useLocation().pathname === '/bench';
   useEffect(() => {
-    void sendWaiting();
+    void readKept().then(sendWaiting);
     const timer = setInterval(() => void sendWaiting(), RETRY_MS);
     return () => clearInterval(timer);
   }, []);
@@ -27,6 +29,7 @@ export function Frame() {
           <>
             <Header />
             <DryingLine />
+            <Notices />
             <main id="main" className="mx-auto max-w-[1480px] px-3 py-3 sm:px-6 sm:py-5">
               <Outlet />
             </main>
@@ -34,6 +37,7 @@ export function Frame() {
           </>
         )}
       </PlanProvider>
+      <ConflictDialog />
       <Toaster
         position="bottom-center"
         toastOptions={{

@@ -3,7 +3,6 @@ import { NavLink } from 'react-router';
 import { useNow } from './useNow.ts';
 import { usePlan } from './PlanContext.tsx';
 import { useWords } from './useWords.ts';
-import { useAppSelector } from './store.ts';
 
 export const DESTINATIONS = [
   { to: '/', name: 'Bench', key: 'b' },
@@ -16,7 +15,12 @@ export const DESTINATIONS = [
   { to: '/workshop', name: 'Workshop', key: 'w' },
 ] as const;
 
+/** What a paired phone may open: the rest has no address there. */
+const ON_A_PHONE: readonly string[] = ['/', '/board', '/shelf', '/log'];
+
 export function Header() {
+  const { state } = usePlan();
+  const destinations = state.phone ? DESTINATIONS.filter(({ to }) => ON_A_PHONE.includes(to)) : DESTINATIONS;
   return (
     <header className="noprint flex flex-wrap items-center gap-x-4 border-b border-hairline bg-header px-4 py-1 sm:h-12 sm:flex-nowrap sm:gap-8 sm:px-6 sm:py-0">
       <a href="#main" className="sr-only focus:not-sr-only">
@@ -26,7 +30,7 @@ export function Header() {
         Enamelos <span className="inline-block size-[10px] rounded-full border-[2.5px] border-ink" aria-hidden />
       </NavLink>
       <nav aria-label="Destinations" className="flex min-w-0 flex-wrap gap-x-4 sm:h-full sm:flex-nowrap sm:gap-6">
-        {DESTINATIONS.map(({ to, name }) => (
+        {destinations.map(({ to, name }) => (
           <NavLink
             key={to}
             to={to}
@@ -40,21 +44,9 @@ export function Header() {
         ))}
       </nav>
       <div className="ml-auto hidden items-center gap-4 lg:flex">
-        <SendState />
         <AirNow />
       </div>
     </header>
-  );
-}
-
-/** What the server has not heard yet. */
-function SendState() {
-  const { events, away } = useAppSelector((state) => state.outbox);
-  if (events.length === 0 || !away) return null;
-  return (
-    <span role="status" className="border border-ink px-2 text-small font-[650]">
-      kept here, {events.length} to send
-    </span>
   );
 }
 

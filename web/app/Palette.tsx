@@ -5,10 +5,12 @@ import { useNavigate } from 'react-router';
 import { DESTINATIONS } from './Header.tsx';
 import { SECTION_NAMES } from '../screens/job-sheet/sectionNames.ts';
 import { usePlan } from './PlanContext.tsx';
+import { FoundRows } from './FoundRows.tsx';
+import { Row } from './PaletteRow.tsx';
 import { applyTheme } from './theme.ts';
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['Ctrl K or /', 'find a screen or a piece'],
+  ['Ctrl K or /', 'find a screen, a piece, a part, a paint or an entry'],
   ['g then b p d s y c l w', 'to bench, pieces, drying board, shelf, buying, colour, log, workshop'],
   ['n', 'new piece'],
   ['Enter on Tonight', 'start at the bench'],
@@ -19,6 +21,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
 /** Ctrl K navigates, ? lists the keys, g and a letter jumps. */
 export function Palette() {
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
+  const [typed, setTyped] = useState('');
   const navigate = useNavigate();
   const { facts } = usePlan();
 
@@ -47,6 +50,7 @@ export function Palette() {
 
   const go = (to: string) => {
     setOpen(null);
+    setTyped('');
     navigate(to);
   };
   return (
@@ -67,10 +71,17 @@ export function Palette() {
               ))}
             </dl>
           ) : (
-            <Command label="Find a screen or a piece">
-              <Command.Input autoFocus className="field text-lead" placeholder="Where to?" />
+            <Command label="Find a screen, a piece, a part, a paint or an entry">
+              <Command.Input
+                autoFocus
+                className="field text-lead"
+                placeholder="Where to, or what?"
+                value={typed}
+                onValueChange={setTyped}
+              />
               <Command.List className="mt-3 max-h-80 overflow-auto">
                 <Command.Empty className="second p-3">Nothing by that name.</Command.Empty>
+                <FoundRows typed={typed} onGo={go} />
                 {DESTINATIONS.map(({ to, name }) => (
                   <Row key={to} onSelect={() => go(to)}>
                     {name}
@@ -106,13 +117,5 @@ export function Palette() {
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
-  );
-}
-
-function Row({ children, onSelect }: { children: string; onSelect: () => void }) {
-  return (
-    <Command.Item className="cursor-pointer px-3 py-2 data-[selected=true]:bg-quiet data-[selected=true]:font-[650]" onSelect={onSelect}>
-      {children}
-    </Command.Item>
   );
 }

@@ -3,12 +3,13 @@ import type { Facts, Piece, Workshop } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { planner } from '../workers/planner.ts';
-import { showsNow, useFacts } from './useFacts.ts';
+import { showsNow, useFacts, type WorkshopState } from './useFacts.ts';
 
 export type Planned = {
   readonly facts: Facts;
   readonly workshop: Workshop;
   readonly demo: boolean;
+  readonly state: WorkshopState;
   readonly plan: PlanView;
   readonly conditions: Conditions;
   readonly stepById: ReadonlyMap<string, PlannedStep>;
@@ -37,7 +38,8 @@ export function PlanProvider({
   children: ReactNode;
   waiting: (state: 'loading' | 'away' | 'not-started') => ReactNode;
 }) {
-  const { facts, demo, loaded, failed } = useFacts();
+  const { facts, demo, state, loaded, failed } = useFacts();
+  const { setAside, trouble, asLastSeen, phone } = state;
   const [minute, setMinute] = useState(nowMinute);
   const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
   const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
@@ -67,6 +69,7 @@ export function PlanProvider({
       facts: planned,
       workshop,
       demo,
+      state: { setAside, trouble, asLastSeen, phone },
       plan,
       stayMinutes,
       setStayMinutes,
@@ -75,7 +78,7 @@ export function PlanProvider({
       pieceById: new Map(planned.pieces.map((piece) => [piece.id, piece])),
       pieceViewById: new Map(plan.pieces.map((piece) => [piece.pieceId, piece])),
     };
-  }, [result, demo, stayMinutes]);
+  }, [result, demo, setAside, trouble, asLastSeen, phone, stayMinutes]);
 
   if (loaded && !facts.workshop[0]?.started) return <>{waiting('not-started')}</>;
   if (!value) return <>{waiting(failed ? 'away' : 'loading')}</>;

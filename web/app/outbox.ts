@@ -1,40 +1,49 @@
 import type { LogEvent } from '#core/facts/index';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-/** Events not yet answered by the server. They count in the plan at once and are kept in the browser until sent. */
+/** Entries not yet answered by the server: they count in the plan at once. Those it refused wait for the person. */
 
-const KEY = 'enamelos-outbox';
+export type Refused = {
+  readonly id: string;
+  /** As it was to be sent; unknown where even the browser cannot read it. */
+  readonly event: LogEvent | null;
+  readonly title: string;
+  readonly mend: string;
+};
 
-function kept(): LogEvent[] {
-  try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as LogEvent[];
-  } catch {
-    return [];
-  }
-}
+type Outbox = {
+  events: LogEvent[];
+  refused: Refused[];
+  /** The server did not take the latest try. */
+  away: boolean;
+  /** What it said, where it said something. */
+  reason: string | null;
+  /** False where this browser keeps nothing: the page must stay open. */
+  keeps: boolean;
+};
 
-export function keepOutbox(events: readonly LogEvent[]): void {
-  if (events.length === 0) localStorage.removeItem(KEY);
-  else localStorage.setItem(KEY, JSON.stringify(events));
-}
+const initialState: Outbox = { events: [], refused: [], away: false, reason: null, keeps: true };
 
 const slice = createSlice({
   name: 'outbox',
-  initialState: { events: kept(), away: false },
+  initialState,
   reducers: {
-    queued(state, action: PayloadAction<LogEvent[]>) {
-      const known = new Set(state.events.map((event) => event.id));
-      state.events.push(...action.payload.filter((event) => !known.has(event.id)));
+    /** What the browser keeps now, with what other tabs have added and sent. */
+    read(state, action: PayloadAction<{ events: readonly LogEvent[]; refused: readonly Refused[]; keeps: boolean }>) {
+      state.events = [...action.payload.events];
+      state.refused = [...action.payload.refused];
+      state.keeps = action.payload.keeps;
     },
-    sent(state, action: PayloadAction<readonly string[]>) {
-      state.events = state.events.filter((event) => !action.payload.includes(event.id));
+    answered(state) {
       state.away = false;
+      state.reason = null;
     },
-    serverAway(state) {
+    serverAway(state, action: PayloadAction<string | null>) {
       state.away = true;
+      state.reason = action.payload;
     },
   },
 });
 
-export const { queued, sent, serverAway } = slice.actions;
+export const { read, answered, serverAway } = slice.actions;
 export const outbox = slice.reducer;

@@ -1,18 +1,11 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useSelector } from 'react-redux';
 import { workshopApi } from '../api/workshopApi.ts';
-import { keepOutbox, outbox } from './outbox.ts';
+import { outbox } from './outbox.ts';
 
 export const store = configureStore({
   reducer: { [workshopApi.reducerPath]: workshopApi.reducer, outbox },
   middleware: (defaults) => defaults().concat(workshopApi.middleware),
-});
-
-let kept = store.getState().outbox.events;
-store.subscribe(() => {
-  const { events } = store.getState().outbox;
-  if (events !== kept) keepOutbox(events);
-  kept = events;
 });
 
 export type RootState = ReturnType<typeof store.getState>;

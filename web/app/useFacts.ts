@@ -1,13 +1,15 @@
-import type { Collection, FactOf, Facts, LogEvent } from '#core/facts/index';
+import type { Collection, FactOf, Facts } from '#core/facts/index';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
-import { NO_SNAPSHOT, type ProblemDetails, useWorkshopQuery, workshopApi, type Write } from '../api/workshopApi.ts';
+import type { ProblemDetails, Snapshot, Write } from '../api/answers.ts';
+import { NO_SNAPSHOT, useWorkshopQuery, workshopApi } from '../api/workshopApi.ts';
+import { askWhichStands } from './conflictQuestion.ts';
+import { conflictsBetween } from './conflicts.ts';
 import { rebased } from './rebase.ts';
-import { queued, sent, serverAway } from './outbox.ts';
 import { store, useAppSelector } from './store.ts';
 
 /** Facts as the server has them, with the events still to be sent. */
-export function useFacts(): { facts: Facts; revisions: Readonly<Record<string, number>>; demo: boolean; loaded: boolean; failed: boolean } {
+export function useFacts(): { facts: Facts; demo: boolean; state: WorkshopState; loaded: boolean; failed: boolean } {
   const { data = NO_SNAPSHOT, isError } = useWorkshopQuery();
   const waiting = useAppSelector((state) => state.outbox.events);
   const facts = useMemo(() => {
@@ -15,8 +17,12 @@ export function useFacts(): { facts: Facts; revisions: Readonly<Record<string, n
     const known = new Set(data.facts.events.map((event) => event.id));
     return { ...data.facts, events: [...data.facts.events, ...waiting.filter((event) => !known.has(event.id))] };
   }, [data.facts, waiting]);
-  return { facts, revisions: data.revisions, demo: data.demo, loaded: data !== NO_SNAPSHOT, failed: isError };
+  const { demo, setAside, trouble, asLastSeen, phone } = data;
+  return { facts, demo, state: { setAside, trouble, asLastSeen, phone }, loaded: data !== NO_SNAPSHOT, failed: isError };
 }
+
+/** What is not as it should be with the workshop behind the page. */
+export type WorkshopState = Pick<Snapshot, 'setAside' | 'trouble' | 'asLastSeen' | 'phone'>;
 
 /** Says what went wrong and what to do; nothing was changed. */
 export function tellProblem(error: unknown): void {
@@ -30,18 +36,25 @@ export function useSaving() {
   const save = useCallback(
     <C extends Collection>(collection: C, value: FactOf<C>, said?: string): Promise<boolean> =>
       inTurn(`${collection}/${value.id}`, async () => {
-        const fact = onNewest(collection, value);
-        const revision = currentRevision(collection, value.id);
-        try {
-          const answer = await store
-            .dispatch(workshopApi.endpoints.putFact.initiate({ collection, value: fact, revision } as Write))
-            .unwrap();
-          noteSaved(collection, fact, answer.revision);
-          if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
-          return true;
-        } catch (error) {
-          tellProblem(error);
-          return false;
+        for (let tries = 0; ; tries++) {
+          const fact = await settled(collection, value);
+          if (fact === null) return false;
+          const revision = currentRevision(collection, value.id);
+          try {
+            const answer = await store
+              .dispatch(workshopApi.endpoints.putFact.initiate({ collection, value: fact, revision } as Write))
+              .unwrap();
+            noteSaved(collection, fact, answer.revision);
+            if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
+            return true;
+          } catch (error) {
+            if (tries < MOST_TRIES && (error as { status?: unknown }).status === STALE) {
+              await fetchNewest();
+              continue;
+            }
+            tellProblem(error);
+            return false;
+          }
         }
       }),
     [],
@@ -74,14 +87,38 @@ function factIn<C extends Collection>(facts: Facts | null | undefined, collectio
   return (facts?.[collection] as readonly FactOf<C>[] | undefined)?.find((fact) => fact.id === id);
 }
 
-function onNewest<C extends Collection>(collection: C, value: FactOf<C>): FactOf<C> {
+const STALE = 409;
+const MOST_TRIES = 3;
+
+async function fetchNewest(): Promise<void> {
+  await store.dispatch(workshopApi.endpoints.workshop.initiate(undefined, { forceRefetch: true, subscribe: false }));
+}
+
+/**
+ * The change put onto what is newest. Where another tab has said something else about the same, the person chooses;
+ * null: what is elsewhere stands.
+ */
+async function settled<C extends Collection>(collection: C, value: FactOf<C>): Promise<FactOf<C> | null> {
   const newest = factIn(workshopApi.endpoints.workshop.select()(store.getState()).data?.facts, collection, value.id);
   const base = factIn(shown, collection, value.id);
-  return newest && base ? rebased(base, value, newest) : value;
+  if (!newest || !base) return value;
+  const key = `${collection}/${value.id}`;
+  // Quick edits one after the other in this tab are no quarrel: the last one stands.
+  const conflicts = ownRevisions.get(key) === currentRevision(collection, value.id) ? [] : conflictsBetween(base, value, newest);
+  if (conflicts.length > 0 && (await askWhichStands(nameOf(value), conflicts)) === 'theirs') return null;
+  return rebased(base, value, newest);
 }
+
+function nameOf(value: object): string {
+  return 'name' in value && typeof value.name === 'string' ? value.name : 'This';
+}
+
+/** The newest revision of each fact that this tab has written itself. */
+const ownRevisions = new Map<string, number>();
 
 /** The answer is known here before the next fetch, so that the next edit builds on it. */
 function noteSaved<C extends Collection>(collection: C, fact: FactOf<C>, revision: number): void {
+  ownRevisions.set(`${collection}/${fact.id}`, revision);
   store.dispatch(
     workshopApi.util.updateQueryData('workshop', undefined, (draft) => {
       const list = draft.facts[collection] as FactOf<C>[];
@@ -113,41 +150,4 @@ async function undo(collection: Collection, id: string, revision: number): Promi
   } catch (error) {
     tellProblem(error);
   }
-}
-
-/** Appends to the log: counted at once, sent when the server answers, kept here until then. */
-export async function logEvents(events: readonly LogEvent[]): Promise<void> {
-  store.dispatch(queued([...events]));
-  await sendWaiting();
-}
-
-let sending = false;
-
-/** Sends what waits. A server that is away leaves it waiting; a refused event is dropped and said. */
-export async function sendWaiting(): Promise<void> {
-  if (sending) return;
-  sending = true;
-  try {
-    for (let waiting = store.getState().outbox.events; waiting.length > 0; waiting = store.getState().outbox.events) {
-      const request = store.dispatch(workshopApi.endpoints.appendEvents.initiate(waiting));
-      try {
-        await request.unwrap();
-        await store.dispatch(workshopApi.endpoints.workshop.initiate(undefined, { forceRefetch: true, subscribe: false }));
-      } catch (error) {
-        const status = (error as { status?: unknown }).status;
-        if (typeof status !== 'number' || status >= 500) {
-          store.dispatch(serverAway());
-          return;
-        }
-        tellProblem(error);
-      }
-      store.dispatch(sent(waiting.map((event) => event.id)));
-    }
-  } finally {
-    sending = false;
-  }
-}
-
-export function newId(): string {
-  return crypto.randomUUID();
 }

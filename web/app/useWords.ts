@@ -1,4 +1,4 @@
-import { clockText, dateText, dayText, durationText, formatMoney, formatQuantity, momentText } from '#core/units/index';
+import { atLocal, clockText, dateText, dayText, durationText, formatMoney, formatQuantity, momentText } from '#core/units/index';
 import { useMemo } from 'react';
 import { usePlan } from './PlanContext.tsx';
 
@@ -11,6 +11,8 @@ export function useWords() {
       clock: (at: number) => clockText(at, timeZone, units.clock),
       day: (at: number) => dayText(at, timeZone),
       date: (at: number) => dateText(at, timeZone),
+      /** A bare date, YYYY-MM-DD. */
+      dayOf: (date: string) => dayText(atLocal(date, 720, timeZone), timeZone),
       moment: (at: number) => momentText(at, plan.now, timeZone, units.clock),
       duration: durationText,
       money: (minor: number, about = false) => formatMoney(minor, currency, about),

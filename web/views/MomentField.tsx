@@ -1,42 +1,45 @@
 import { atLocal, localMoment, minuteOfDay, type Minute } from '#core/units/index';
+import { useEffect, useState } from 'react';
 import { usePlan } from '../app/PlanContext.tsx';
-import { TextField } from './TextField.tsx';
+import { ClockField } from './ClockField.tsx';
+import { DateField } from './DateField.tsx';
 
-/** A day and an hour in the workshop's own zone; an emptied field is null. */
+/** A day and an hour in the workshop's own zone; null while either is missing. */
 export function MomentField({
   label,
   value,
   onChange,
   problem,
-  className = 'field font-mono',
 }: {
   label: string;
   value: Minute | null;
   onChange: (at: Minute | null) => void;
   problem?: string | null;
-  className?: string;
 }) {
   const { workshop } = usePlan();
+  const [typed, setTyped] = useState(() => typedOf(value, workshop.timeZone));
+  useEffect(() => {
+    // What was set from outside shows; what is half typed stays.
+    if (value !== null) setTyped(typedOf(value, workshop.timeZone));
+  }, [value, workshop.timeZone]);
+  const take = (changed: Partial<Typed>) => {
+    const now = { ...typed, ...changed };
+    setTyped(now);
+    onChange(now.date && now.clock ? atLocal(now.date, minuteOfDay(now.clock), workshop.timeZone) : null);
+  };
   return (
-    <TextField
-      label={label}
-      type="datetime-local"
-      className={className}
-      problem={problem ?? undefined}
-      value={value === null ? '' : localText(value, workshop.timeZone)}
-      onChange={(event) => onChange(momentOf(event.target.value, workshop.timeZone))}
-    />
+    <div className="flex flex-wrap items-start gap-2">
+      <DateField label={label} value={typed.date} onChange={(date) => take({ date })} problem={problem ?? undefined} />
+      <ClockField label="Hour" value={typed.clock} onChange={(clock) => take({ clock })} />
+    </div>
   );
 }
 
-/** "2026-12-01T21:00", as the platform's field reads it. */
-function localText(at: Minute, timeZone: string): string {
-  const local = localMoment(at, timeZone);
-  const [hour, minute] = [Math.floor(local.minuteOfDay / 60), local.minuteOfDay % 60];
-  return `${local.date}T${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`;
-}
+type Typed = { readonly date: string; readonly clock: string };
 
-function momentOf(text: string, timeZone: string): Minute | null {
-  const [, date, clock] = /^(\d{4}-\d{2}-\d{2})T(\d{2}:\d{2})/.exec(text) ?? [];
-  return date ? atLocal(date, minuteOfDay(clock), timeZone) : null;
+function typedOf(at: Minute | null, timeZone: string): Typed {
+  if (at === null) return { date: '', clock: '' };
+  const local = localMoment(at, timeZone);
+  const [hour, minute] = [Math.floor(local.minuteOfDay / 60), Math.floor(local.minuteOfDay % 60)];
+  return { date: local.date, clock: `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}` };
 }

@@ -1,3 +1,4 @@
+import { newId } from '../app/newId.ts';
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';
 import {
@@ -47,7 +48,7 @@ const api = {
   },
   mends(facts: Facts | null, now: number, piece: Piece, entry: Pick<JointOfPart, 'partId' | 'layerId' | 'joint'>, lab: Lab): Mended[] {
     const own = standing(facts, now);
-    return pricedMends(piece, entry, lab, own.facts, now, own.conditions, () => crypto.randomUUID());
+    return pricedMends(piece, entry, lab, own.facts, now, own.conditions, newId);
   },
   films(facts: Facts | null, now: number): FilmsAhead {
     const own = standing(facts, now);

@@ -50,20 +50,33 @@ function firstStart(steps: readonly Step[], startOf: StartOf): Minute | null {
   return starts.length > 0 ? Math.min(...starts) : null;
 }
 
-/** Steps sprayed within a quarter of a day are one batch: one nozzle to clear, one rest in the can. */
+/** Coats of a mix no further apart than this are one batch: one nozzle to clear, one rest in the can. */
 const BATCH_MINUTES = 6 * 60;
+
+/** mL of paint of each batch: coats that follow one another within a sitting; those without a date, a piece at a time. */
+function batchesOf(own: readonly Step[], startOf: StartOf): number[] {
+  const dated = own.flatMap((step) => {
+    const at = startOf(step);
+    return at === undefined ? [] : [{ at, ml: step.coat?.paintMl ?? 0 }];
+  });
+  const batches: { last: Minute; ml: number }[] = [];
+  for (const { at, ml } of dated.sort((a, b) => a.at - b.at)) {
+    const open = batches.at(-1);
+    if (open && at - open.last <= BATCH_MINUTES) Object.assign(open, { last: at, ml: open.ml + ml });
+    else batches.push({ last: at, ml });
+  }
+  const undated = new Map<string, number>();
+  for (const step of own)
+    if (startOf(step) === undefined) undated.set(step.pieceId, (undated.get(step.pieceId) ?? 0) + (step.coat?.paintMl ?? 0));
+  return [...batches.map(({ ml }) => ml), ...undated.values()];
+}
 
 function paintNeed(mix: string, own: readonly Step[], startOf: StartOf, facts: Facts, cans: readonly ShelfCan[]): PaintNeed {
   const coat = own[0].coat as Coat;
-  const batches = new Map<string, number>();
-  for (const step of own) {
-    const at = startOf(step);
-    const batch = at === undefined ? step.pieceId : String(Math.floor(at / BATCH_MINUTES));
-    batches.set(batch, (batches.get(batch) ?? 0) + (step.coat?.paintMl ?? 0));
-  }
-  const coatsMl = [...batches.values()].reduce((sum, ml) => sum + ml, 0);
+  const batches = batchesOf(own, startOf);
+  const coatsMl = batches.reduce((sum, ml) => sum + ml, 0);
   const brushed = coat.hand === 'brush';
-  const neededMl = brushed ? coatsMl : [...batches.values()].reduce((sum, ml) => sum + batchMl(ml) * (1 - CAN_RESIDUE), 0);
+  const neededMl = brushed ? coatsMl : batches.reduce((sum, ml) => sum + batchMl(ml) * (1 - CAN_RESIDUE), 0);
   const pieces = new Set(own.map((step) => step.pieceId));
   const keptMl = facts.workshop[0] ? pieces.size * reserveMl(coat.role, facts.workshop[0]) : 0;
   const shelfMl = coat.productId ? usableMl(cans, coat.productId, CAN_RESIDUE) : 0;

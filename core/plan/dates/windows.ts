@@ -54,7 +54,8 @@ function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => 
 }
 
 /** Bright steel that cannot be primed in its hours waits in a dry box: said on the step before. */
-const DRY_BOX = 'then into a dry box: lidded, with a bag of drying agent; bare steel rusts within hours in the open';
+const DRY_BOX =
+  'then into a dry box, or wrapped tight in film where none is large enough, with a bag of drying agent; bare steel rusts within hours in the open';
 
 /** All steps with their places, their windows, and what has to be done with the part afterwards. */
 export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks): PlannedStep[] {

@@ -37,6 +37,20 @@ const planOf = (drafted: ReturnType<typeof draft>) => {
   return plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW) });
 };
 
+describe('what is asked of a drafted piece', () => {
+  const asked = (more: Partial<QuickAnswers>) => draft(more).piece.guesses.filter((guess) => guess.startsWith('finish:')).length;
+  it.each<[WhereNow, boolean]>([
+    ['untouched', true],
+    ['bare', false],
+    ['primed', false],
+    ['coloured', false],
+    ['cleared', false],
+  ])('%s: how its old paint sits, only where there is any', (whereNow, asks) => {
+    const since = whereNow === 'untouched' || whereNow === 'bare' ? {} : { since: NOW - 3000 };
+    expect(asked({ whereNow, ...since }) > 0).toBe(asks);
+  });
+});
+
 describe('a piece drafted from a few answers', () => {
   for (const looksLike of looksLikeSchema.options) {
     it(`is valid and planned whole: ${looksLike}`, () => {

@@ -1,9 +1,9 @@
 import { isMetal, type Part } from '#core/facts/index';
 import { workSize } from '#core/survey/index';
-import { workMinutes } from '#core/units/index';
+import { DAY, workMinutes } from '#core/units/index';
 import type { PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
-import { beforeFlashRust } from './constraints.ts';
+import { beforeFlashRust, dwell } from './constraints.ts';
 import { flashRusts } from './surfaceParts.ts';
 
 /** Bare by choice is a finish with its own steps: brightened or plated, then oiled, waxed or cleared (BRIEF §4). */
@@ -24,8 +24,8 @@ const BRIGHTEN = {
   brighten: { title: 'Brighten the bare metal', detail: 'fine pad or bronze wool with the grain; wipe clean', at100: 3 },
   polish: { title: 'Polish the bare metal', detail: 'clamped; compound by hand or a slow wheel, which throws parts', at100: 6 },
   plate: {
-    title: 'To the plater and back',
-    detail: 'outside work: ask for the price before it goes; clean and dry when it returns',
+    title: 'Off to the plater',
+    detail: 'outside work: ask for the price and the day before it goes',
     at100: 0,
   },
 } as const;
@@ -63,6 +63,7 @@ export function addBareCare(chain: StepChain, context: PlanContext, zoneIds: rea
       treatment: `bare ${care.brighten}`,
     });
   }
+  if (care.brighten === 'plate' && bright) bright = backFromPlater(chain, bright, places);
   if (care.protect === 'none') return;
   const { title, detail, spec } = PROTECT[care.protect];
   chain.add(
@@ -82,5 +83,24 @@ export function addBareCare(chain: StepChain, context: PlanContext, zoneIds: rea
       treatment: `bare ${care.protect}`,
     },
     bright && flashRusts(part) ? [beforeFlashRust(bright, context)] : [],
+  );
+}
+
+/** What a plater usually takes, with both ways; the log sets it right when the part is back sooner. */
+const PLATER_MINUTES = 14 * DAY;
+
+function backFromPlater(chain: StepChain, sent: Ref, zones: readonly number[]): Ref {
+  return chain.add(
+    {
+      stage: 'bare-care',
+      subject: 'plated',
+      title: 'Back from the plater',
+      minutes: 5,
+      zones,
+      detail: 'looked at in good light, cleaned and dried; threads and seats still fit',
+      because: 'Plating builds on threads and seats, and a flaw goes back before it is fitted.',
+      treatment: 'bare plated',
+    },
+    [dwell(sent, [PLATER_MINUTES, null], 'a plater usually takes two weeks')],
   );
 }

@@ -3,7 +3,8 @@ import { type PlannedStep, whenRefused } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { useEffect, useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { doneEvents } from './doneEvent.ts';
 
@@ -80,13 +81,7 @@ function DoneAt({ just, onAt }: { just: JustDone; onAt: (at: number) => void }) 
     (events.map((event) => whenRefused(event, at ?? Number.NaN, piece, facts.events, nowMinute())).find((text) => text !== null) ?? null);
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
-      <MomentField
-        label="Done at"
-        value={at}
-        onChange={setAt}
-        problem={why}
-        className="min-h-11 rounded-[3px] border border-[#8a8a8a] bg-white px-3 font-mono text-[#151515]"
-      />
+      <MomentField label="Done at" value={at} onChange={setAt} problem={why} />
       <button type="button" className={BUTTON} disabled={Boolean(why)} onClick={() => at !== null && onAt(at)}>
         That is when
       </button>

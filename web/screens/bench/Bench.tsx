@@ -6,7 +6,8 @@ import { asSentence, toIso } from '#core/units/index';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 import { useNow } from '../../app/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
 import { stepTitle } from '../../views/stepTitle.ts';
@@ -19,6 +20,7 @@ import { OutcomeChoices, outcomeEvents } from './outcomes.tsx';
 import { Parted } from './Parted.tsx';
 import { partedEvents } from './partedEvents.ts';
 import { Looks } from './Looks.tsx';
+import { SendNote } from './SendNote.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { partKeyParts } from './stepKeyParts.ts';
 import { stayOf, whoText } from './stay.ts';
@@ -203,6 +205,7 @@ export function Bench() {
             Trouble <kbd className="figure text-small opacity-60">3</kbd>
           </button>
         </div>
+        <SendNote />
       </div>
     </main>
   );
@@ -258,6 +261,7 @@ function BenchDone({ justDone, onClose }: { justDone: JustDone | null; onClose: 
       <Link to="/" className="rounded-[3px] bg-white px-8 py-4 text-lead font-[650] text-[#151515]">
         Back to Tonight
       </Link>
+      <SendNote />
     </main>
   );
 }

@@ -1,7 +1,8 @@
 import type { PlannedStep } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { useState } from 'react';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 
 /** What is looked at before this step counts: done passes all of it, one item that does not pass sends the part back. */
 export function Checks({ step, now, onSaid }: { step: PlannedStep; now: number; onSaid: (text: string) => void }) {

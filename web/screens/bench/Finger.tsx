@@ -1,7 +1,8 @@
 import type { EventOf } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import { toIso } from '#core/units/index';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 
 type Stage = EventOf<'dryness'>['stage'];
 

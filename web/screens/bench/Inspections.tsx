@@ -3,7 +3,8 @@ import type { PlannedStep } from '#core/plan/index';
 import { counted, listed, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 
 type Inspection = NonNullable<PlannedStep['inspects']>[number];
 type Outcome = EventOf<'inspected'>['outcome'];

@@ -3,7 +3,7 @@ import { labOf } from '#core/colour/index';
 import type { Layer, Part } from '#core/facts/index';
 import { type Division, DIVISIONS, dividePart } from '#core/masking/index';
 import { usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/useFacts.ts';
+import { newId } from '../../app/newId.ts';
 import { colourName } from '../../views/SwatchPicker.tsx';
 
 /** Drawn divisions to start a second colour from; lengths come from the part's own faces. */

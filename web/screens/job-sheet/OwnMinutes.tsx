@@ -2,7 +2,7 @@ import type { Piece, WorkStage } from '#core/facts/index';
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
-import { STAGE_NAMES } from '../log/stageNames.ts';
+import { STAGE_NAMES } from '#core/log/index';
 import { usePieceSave } from './pieceChanges.ts';
 
 /** Each kind of work left on the piece with its minutes: a person who knows better types their own. */

@@ -1,12 +1,14 @@
 import type { Parcel, Piece } from '#core/facts/index';
 import { counted, toIso } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { nowMinute } from '../../app/PlanContext.tsx';
-import { newId, useSaving } from '../../app/useFacts.ts';
+import { newId } from '../../app/newId.ts';
+import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { parcelAnswersSchema } from './parcelAnswers.ts';
+import { DateField } from '../../views/DateField.tsx';
 import { TextField } from '../../views/TextField.tsx';
 
 /** What is on the way or still to be ordered for the piece, and what waits for it. */
@@ -22,7 +24,7 @@ export function Parcels({ piece }: { piece: Piece }) {
             <span>
               {parcel.name}
               <span className="second block text-small">
-                {words.money(parcel.price)}, {parcelState(parcel)}; {waitsFor(parcel, piece)}
+                {words.money(parcel.price)}, {parcelState(parcel, words.dayOf)}; {waitsFor(parcel, piece)}
               </span>
             </span>
             {!parcel.arrived && !parcel.due && !parcel.orderedAt && (
@@ -71,7 +73,7 @@ const FRESH = { name: '', price: '', due: '', source: '', partId: '' } as const;
 
 function ParcelForm({ piece }: { piece: Piece }) {
   const { save } = useSaving();
-  const { register, handleSubmit, reset, formState } = useForm<z.input<typeof parcelAnswersSchema>, unknown, Omit<Parcel, 'id'>>({
+  const { control, register, handleSubmit, reset, formState } = useForm<z.input<typeof parcelAnswersSchema>, unknown, Omit<Parcel, 'id'>>({
     resolver: zodResolver(parcelAnswersSchema),
     defaultValues: FRESH,
   });
@@ -92,7 +94,13 @@ function ParcelForm({ piece }: { piece: Piece }) {
       />
       <div className="grid grid-cols-2 gap-2">
         <TextField label="Price" quiet inputMode="decimal" problem={errors.price?.message} {...register('price')} />
-        <TextField label="Due" quiet type="date" problem={errors.due?.message} {...register('due')} />
+        <Controller
+          control={control}
+          name="due"
+          render={({ field }) => (
+            <DateField label="Due" quiet value={field.value ?? ''} onChange={field.onChange} problem={errors.due?.message} />
+          )}
+        />
         <TextField label="From" quiet mono={false} maxLength={80} problem={errors.source?.message} {...register('source')} />
         <label className="block">
           <span className="second mb-1 block">What waits for it</span>
@@ -119,9 +127,9 @@ function waitsFor(parcel: Parcel, piece: Piece): string {
   return part ? `${part.name.toLowerCase()} waits for it` : 'the fit waits for it';
 }
 
-function parcelState(parcel: Parcel): string {
+function parcelState(parcel: Parcel, dayOf: (date: string) => string): string {
   if (parcel.arrived) return 'here';
-  if (parcel.due) return `due ${parcel.due}`;
-  if (parcel.orderedAt) return `ordered ${parcel.orderedAt}`;
+  if (parcel.due) return `due ${dayOf(parcel.due)}`;
+  if (parcel.orderedAt) return `ordered ${dayOf(parcel.orderedAt)}`;
   return parcel.leadDays === undefined ? 'not ordered yet' : `not ordered yet, ${counted(parcel.leadDays, 'day')} to come`;
 }

@@ -1,6 +1,7 @@
+import { Download } from 'lucide-react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { AddDone } from '../log/AddDone.tsx';
-import { entriesOf } from '../log/entries.ts';
+import { entriesOf } from '#core/log/index';
 import { Entry } from '../log/Entry.tsx';
 import { NoteForm } from '../log/NoteForm.tsx';
 import type { SectionProps } from './sectionProps.ts';
@@ -14,12 +15,17 @@ export function RecordSection({ piece }: SectionProps) {
       <h2 id="record" className="!text-title">
         Record
       </h2>
+      <a className="act mt-3" href={`/api/pieces/${piece.id}/export`} download>
+        <Download size={18} aria-hidden /> Export this piece
+      </a>
       <NoteForm pieceId={piece.id} label="A note on this piece" hint="A note on this piece" />
       <AddDone piece={piece} />
       {entries.length === 0 && <p className="second mt-4">Nothing done yet. Mark steps done at the bench and they stand here.</p>}
       <ol className="mt-3">
         {entries.map((entry) => (
-          <Entry key={entry.event.id} entry={entry} />
+          <li key={entry.event.id} className="border-b border-hairline py-2">
+            <Entry entry={entry} />
+          </li>
         ))}
       </ol>
     </section>

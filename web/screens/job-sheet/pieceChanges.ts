@@ -5,7 +5,8 @@ import { useCallback } from 'react';
 import { toast } from 'sonner';
 import { sendPicture } from '../../api/pictures.ts';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { newId, useSaving } from '../../app/useFacts.ts';
+import { newId } from '../../app/newId.ts';
+import { useSaving } from '../../app/useFacts.ts';
 
 /** A piece with one of its parts changed. */
 export function withPart(piece: Piece, partId: string, change: Partial<Part>): Piece {

@@ -3,20 +3,22 @@ import { whenRefused } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 import { useWords } from '../../app/useWords.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { PaintStrip } from '../../views/paint.tsx';
-import { useEventText } from './eventText.ts';
-import type { LogEntry } from './entries.ts';
 
-/** One entry of the log: taken back or set to another time, never erased. */
+import { entryText, type LogEntry } from '#core/log/index';
+
+/** What stands in one row of the log: taken back or set to another time, never erased. */
 export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
   const words = useWords();
   const [amending, setAmending] = useState(false);
-  const { what, who } = useEventText()(event);
+  const { facts } = usePlan();
+  const { what, who } = entryText(event, facts, words);
   return (
-    <li className="border-b border-hairline py-2">
+    <>
       <div className="grid grid-cols-[14px_minmax(0,1fr)] items-center gap-x-3 gap-y-1 sm:grid-cols-[150px_14px_minmax(0,1fr)_auto] sm:gap-x-4">
         <time className="figure col-span-2 sm:col-span-1" dateTime={toIso(at)}>
           {words.day(at)} {words.clock(at)}
@@ -44,7 +46,7 @@ export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
         )}
       </div>
       {amending && <Amend event={event} at={at} onClose={() => setAmending(false)} />}
-    </li>
+    </>
   );
 }
 

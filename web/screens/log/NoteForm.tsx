@@ -1,7 +1,8 @@
 import { toIso } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute } from '../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
 
 const MOST_CHARACTERS = 2000;
 

@@ -3,12 +3,15 @@ import { type Drafted, draftPiece, type Outlook, type PlanView, type QuickAnswer
 import { localMoment } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents, newId, useSaving } from '../../app/useFacts.ts';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
+import { useSaving } from '../../app/useFacts.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { Portrait } from '../../views/Portrait.tsx';
+import { DateField } from '../../views/DateField.tsx';
 import { TextField } from '../../views/TextField.tsx';
 import { SwatchPicker } from '../../views/SwatchPicker.tsx';
 import { planner } from '../../workers/planner.ts';
@@ -53,7 +56,7 @@ export function QuickAdd() {
   const navigate = useNavigate();
   const schema = useMemo(() => quickAnswersSchema(workshop, facts, nowMinute), [workshop, facts]);
   const form = useForm<TypedAnswers, unknown, QuickAnswers>({ resolver: zodResolver(schema), defaultValues: FRESH, mode: 'onTouched' });
-  const { register, setValue, formState } = form;
+  const { control, register, setValue, formState } = form;
   const typed = form.watch();
   const read = schema.safeParse({ ...typed, name: typed.name.trim() || 'New piece' });
   const draft = useDraft(read.success ? read.data : null);
@@ -131,7 +134,19 @@ export function QuickAdd() {
             problem={errors.budget?.message}
             {...register('budget')}
           />
-          <TextField label="Needed by, if a day is set" quiet type="date" problem={errors.neededBy?.message} {...register('neededBy')} />
+          <Controller
+            control={control}
+            name="neededBy"
+            render={({ field }) => (
+              <DateField
+                label="Needed by, if a day is set"
+                quiet
+                value={field.value}
+                onChange={field.onChange}
+                problem={errors.neededBy?.message}
+              />
+            )}
+          />
         </div>
         {past && <p className="font-[650]">That day has passed: the plan can only say by how much it is late.</p>}
       </section>

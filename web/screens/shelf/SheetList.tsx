@@ -3,7 +3,8 @@ import { plain } from '#core/facts/index';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { usePlan } from '../../app/PlanContext.tsx';
-import { newId, useSaving } from '../../app/useFacts.ts';
+import { newId } from '../../app/newId.ts';
+import { useSaving } from '../../app/useFacts.ts';
 import { FileField } from '../../views/FileField.tsx';
 
 /** Every product sheet, and all of them as CSV out and in. */

@@ -1,9 +1,11 @@
 import type { Workshop } from '#core/facts/index';
 import { freeHoursSchema } from '#core/facts/index';
+import { clockFigures } from '#core/units/index';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../app/PlanContext.tsx';
+import { ClockField } from '../../views/ClockField.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -36,7 +38,7 @@ export function FreeHours() {
           >
             <span>{DAYS[free.weekday - 1]}</span>
             <span className="figure">
-              {free.from} – {free.to}
+              {clockFigures(free.from, workshop.units.clock)} – {clockFigures(free.to, workshop.units.clock)}
             </span>
             <button
               type="button"
@@ -71,14 +73,8 @@ export function FreeHours() {
             ))}
           </select>
         </label>
-        <label>
-          <span className="second block text-small">From</span>
-          <input className="field !w-32 font-mono" type="time" value={from} onChange={(event) => setFrom(event.target.value)} />
-        </label>
-        <label>
-          <span className="second block text-small">To</span>
-          <input className="field !w-32 font-mono" type="time" value={to} onChange={(event) => setTo(event.target.value)} />
-        </label>
+        <ClockField label="From" quiet value={from} onChange={setFrom} />
+        <ClockField label="To" quiet value={to} onChange={setTo} />
         <button type="submit" className="act !min-h-10">
           Add these hours
         </button>

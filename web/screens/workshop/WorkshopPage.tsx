@@ -1,5 +1,6 @@
 import { TOUCH_UP_ML } from '#core/amounts/index';
 import type { Workshop } from '#core/facts/index';
+import { dateFigures } from '#core/units/index';
 import { Download } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
@@ -7,9 +8,11 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
 import { Chips } from '../../views/Chips.tsx';
+import { Copies } from './Copies.tsx';
 import { FilmsAhead } from './FilmsAhead.tsx';
 import { FreeHours } from './FreeHours.tsx';
 import { ImportFile } from './ImportFile.tsx';
+import { Phone } from './Phone.tsx';
 import { Places } from './Places.tsx';
 import { Tools } from './Tools.tsx';
 
@@ -79,6 +82,24 @@ export function WorkshopPage() {
             onChange={(clock) => units({ clock: clock === '12' ? 12 : 24 })}
           />
           <Chips
+            legend="Dates in figures"
+            options={[
+              { value: 'day-first', label: dateFigures('2026-12-24', 'day-first') },
+              { value: 'month-first', label: dateFigures('2026-12-24', 'month-first') },
+            ]}
+            value={workshop.units.dates ?? 'day-first'}
+            onChange={(dates) => units({ dates })}
+          />
+          <Chips
+            legend="A week begins on"
+            options={[
+              { value: '1', label: 'Monday' },
+              { value: '7', label: 'Sunday' },
+            ]}
+            value={String(workshop.units.weekStart ?? 1)}
+            onChange={(day) => units({ weekStart: day === '7' ? 7 : 1 })}
+          />
+          <Chips
             legend="Kept for touch-up, of each colour"
             options={TOUCH_UP_CHOICES.map((ml) => ({ value: String(ml), label: ml === 0 ? 'none' : words.volume(ml) }))}
             value={String(workshop.touchUpMl ?? TOUCH_UP_ML)}
@@ -100,12 +121,17 @@ export function WorkshopPage() {
         </section>
         <section className="sheet" aria-label="The whole workshop as a file">
           <h2>The whole workshop as a file</h2>
-          <p className="mt-2">One documented JSON file: pieces, shelf, places, log. {demo && 'This is the demo workshop.'}</p>
+          <p className="mt-2">
+            One documented JSON file: pieces, shelf, places, log. A piece by itself is exported under its Record and brought in here.{' '}
+            {demo && 'This is the demo workshop.'}
+          </p>
           <a className="act mt-3" href="/api/export" download>
             <Download size={18} aria-hidden /> Export
           </a>
           <ImportFile />
         </section>
+        <Copies />
+        <Phone />
       </aside>
     </div>
   );

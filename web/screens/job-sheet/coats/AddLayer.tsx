@@ -3,7 +3,7 @@ import type { Layer, Part, Product } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { PaintChooser } from './PaintChooser.tsx';
 
 /** A layer from the shelf in two presses: where, and which paint. Its coats come from the hiding rule. */

@@ -3,7 +3,8 @@ import { designBoard, type JointOfPart, proposeBoard, type Varies } from '#core/
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { usePlan } from '../../../app/PlanContext.tsx';
-import { newId, useSaving } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
+import { useSaving } from '../../../app/useFacts.ts';
 
 const DESIGNS: readonly { readonly varies: Exclude<Varies, 'joint'>; readonly label: string }[] = [
   { varies: 'ground', label: 'white, grey, black ground' },

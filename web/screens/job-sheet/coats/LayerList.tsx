@@ -15,7 +15,7 @@ import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, v
 import { CSS } from '@dnd-kit/utilities';
 import { CopyPlus, GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { Why } from '../../../views/Why.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
 import { LayerOptions } from './LayerOptions.tsx';

@@ -3,7 +3,7 @@ import type { Layer, Part, Piece } from '#core/facts/index';
 import { type PricedWay, type Way, withPiece } from '#core/plan/index';
 import { useEffect, useMemo, useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { planner } from '../../../workers/planner.ts';
 import { withPart } from '../pieceChanges.ts';

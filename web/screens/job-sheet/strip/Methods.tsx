@@ -4,7 +4,8 @@ import { PRACTICE, type StripOption } from '#core/strip/index';
 import { counted, durationText, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute } from '../../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../../app/useFacts.ts';
+import { logEvents } from '../../../app/logging.ts';
+import { newId } from '../../../app/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Outcomes } from './Outcomes.tsx';
@@ -81,6 +82,12 @@ function byVerdict(a: StripOption, b: StripOption): number {
   return ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) || a.minutes - b.minutes;
 }
 
+/** What a bath asks of the workshop: a tub is not had for the asking. */
+function bathText({ bathLitres, fitsTub }: StripOption): string {
+  if (bathLitres === undefined || fitsTub) return '';
+  return fitsTub === false ? 'does not fit your tub' : `wants a tub of ${Math.ceil(bathLitres)} L`;
+}
+
 function reason(row: StripOption): string {
   return row.because.includes(': ') ? row.because.replace(/^.*?: /, '').replace(/\.$/, '') : '';
 }
@@ -122,6 +129,7 @@ function MethodRow({
             <span aria-hidden>{SHAPES[row.verdict]}</span> {WORDS[row.verdict]}
           </span>
           <span className="second block text-small">{reason(row)}</span>
+          {bathText(row) && <span className="second block text-small">{bathText(row)}</span>}
           <span className="second block text-small sm:hidden">
             {row.minutes} min at the bench, {counted(row.days, 'evening')}
           </span>

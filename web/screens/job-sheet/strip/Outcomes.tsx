@@ -4,7 +4,8 @@ import { parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
-import { logEvents, newId } from '../../../app/useFacts.ts';
+import { logEvents } from '../../../app/logging.ts';
+import { newId } from '../../../app/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 
 const OUTCOMES: readonly { readonly outcome: StripOutcome; readonly label: string }[] = [

@@ -3,7 +3,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useForm, type UseFormRegisterReturn } from 'react-hook-form';
 import { usePlan } from '../../../app/PlanContext.tsx';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { fasteningAnswersSchema, HEADS, type TypedFastening } from './fasteningAnswers.ts';

@@ -1,7 +1,7 @@
 import { type Mark, MARK_KINDS, type MarkKind, type Part, type Piece, plain, type Severity, severitySchema } from '#core/facts/index';
 import { mendOf } from '#core/prep/index';
 import { useState } from 'react';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';

@@ -3,7 +3,7 @@ import { facesOfMesh, meshInMm, type MeshMeasure, type MeshUnit } from '#core/su
 import { proxy, wrap } from 'comlink';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { FileField } from '../../../views/FileField.tsx';
 import type { MeshApi } from '../../../workers/mesh.worker.ts';

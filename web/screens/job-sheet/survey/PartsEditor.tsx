@@ -4,7 +4,7 @@ import { Copy, Plus, Trash2 } from 'lucide-react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { usePlan } from '../../../app/PlanContext.tsx';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { duplicatedPart } from '../../pieces/duplicated.ts';

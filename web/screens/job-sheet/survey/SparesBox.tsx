@@ -1,6 +1,6 @@
 import type { Piece } from '#core/facts/index';
 import { useState } from 'react';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
 

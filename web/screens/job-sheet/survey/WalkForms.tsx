@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { newId } from '../../../app/newId.ts';
 import type { AnswerProps } from './answerProps.ts';
 
 /** What is to be found or bought before the piece is whole. */
@@ -8,7 +9,7 @@ export function Missing({ piece, onAnswer }: AnswerProps) {
   const add = () => {
     const leadDays = Number.parseInt(days, 10);
     if (!name.trim() || !(leadDays >= 0 && leadDays <= 400)) return;
-    const parcel = { id: crypto.randomUUID(), name: name.trim(), price: 0, leadDays, arrived: false };
+    const parcel = { id: newId(), name: name.trim(), price: 0, leadDays, arrived: false };
     onAnswer({ ...piece, parcels: [...piece.parcels, parcel] }, `${parcel.name}: to be ordered. Its price goes under Finish and fit.`);
   };
   return (

@@ -4,7 +4,7 @@ import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../../app/PlanContext.tsx';
-import { newId } from '../../../app/useFacts.ts';
+import { newId } from '../../../app/newId.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { useWords } from '../../../app/useWords.ts';
 

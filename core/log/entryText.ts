@@ -1,0 +1,86 @@
+import { type Facts, type LogEvent, plain, type WorkStage } from '#core/facts/index';
+import { capital, toMinute } from '#core/units/index';
+import { STAGE_NAMES } from './stageNames.ts';
+
+const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
+
+const INSPECTED = { accepted: 'Accepted as it is', 'one-more': 'One more coat', 'sent-back': 'Sent back' };
+const PARTED = {
+  'came-off': 'A fastening came off',
+  'would-not': 'A fastening would not come off',
+  broke: 'A fastening broke',
+  left: 'A fastening was left',
+};
+
+/** How moments, money and volumes are said here. */
+export type EntryWords = {
+  readonly moment: (at: number) => string;
+  readonly money: (minor: number) => string;
+  readonly volume: (ml: number) => string;
+};
+
+/** An entry of the log in plain words: what, and to what. */
+export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { readonly what: string; readonly who: string } {
+  const piece = 'pieceId' in event && event.pieceId ? facts.pieces.find((own) => own.id === event.pieceId) : undefined;
+  const parts = (ids: readonly string[]) =>
+    ids.map((id) => piece?.parts.find((part) => part.id === id)?.name.toLowerCase() ?? 'a part since taken out').join(', ');
+  const name = piece?.name ?? '';
+  switch (event.kind) {
+    case 'done': {
+      const [, , stage] = event.stepKeys[0].split('.');
+      const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGE_NAMES[stage as WorkStage] ?? 'Done');
+      const wide = event.on.length === (piece?.parts.length ?? 0);
+      return {
+        what: coat,
+        who: `${name}${wide ? '' : `, ${parts(event.on.map((on) => on.partId))}`}${event.recalled ? ' (recalled)' : ''}`,
+      };
+    }
+    case 'dryness':
+      return { what: event.seen === 'dry' ? 'Already dry' : 'Still tacky', who: `${name}, ${parts([event.partId])}` };
+    case 'wait':
+      return { what: `Put off until ${words.moment(toMinute(event.until))}`, who: name };
+    case 'trouble':
+      return { what: `Trouble: ${plain(event.sign).replace('-', ' ')}`, who: `${name}, ${parts(event.partIds)}` };
+    case 'patch':
+      return { what: `Test patch, ${plain(event.method)}: ${OUTCOMES[event.outcome]}`, who: `${name}, ${parts(event.partIds)}` };
+    case 'stripped':
+      return {
+        what: `${capital(plain(event.method))}, time ${event.application}: ${OUTCOMES[event.outcome]}`,
+        who: `${name}, ${parts(event.partIds)}`,
+      };
+    case 'tile':
+      return { what: `Tile: ${event.outcome}`, who: `${name}, ${parts([event.partId])}` };
+    case 'forget':
+      return {
+        what: 'Learned drying forgotten',
+        who: facts.products.find((candidate) => candidate.id === event.productId)?.name ?? '',
+      };
+    case 'failed-check':
+      return { what: `Did not pass: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };
+    case 'bought': {
+      const product = facts.products.find((candidate) => candidate.id === event.productId);
+      return { what: `Bought ${event.count} × ${product?.name ?? 'paint'}`, who: words.money(event.paid) };
+    }
+    case 'weighed':
+      return {
+        what: `Weighed: ${words.volume(event.leftMl)} left`,
+        who: facts.products.find((product) => product.id === facts.cans.find((can) => can.id === event.canId)?.productId)?.name ?? '',
+      };
+    case 'inspected':
+      return { what: `${INSPECTED[event.outcome]}: ${event.reason}`, who: `${name}, ${parts(event.partIds)}` };
+    case 'parted':
+      return { what: PARTED[event.outcome], who: name };
+    case 'treated':
+      return { what: `${capital(plain(event.mend))}: ${OUTCOMES[event.outcome]}`, who: `${name}, ${parts(event.partIds)}` };
+    case 'corner':
+      return { what: event.outcome === 'go-on' ? 'The corner came up well: go on' : 'The corner says: leave it as it is', who: name };
+    case 'amend':
+      return { what: `The time of an entry corrected to ${words.moment(toMinute(event.to))}`, who: '' };
+    case 'counted':
+      return { what: `Counted: ${event.left} left`, who: facts.stock.find((row) => row.id === event.stockId)?.spec ?? '' };
+    case 'note':
+      return { what: event.text, who: name };
+    case 'undo':
+      return { what: 'Taken back', who: '' };
+  }
+}

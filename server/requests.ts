@@ -1,0 +1,19 @@
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { problem } from './problems.ts';
+
+/** An address that cannot be read is answered like anything else that is wrong. */
+export function answerBadAddress(_error: FastifyError, _request: FastifyRequest, reply: FastifyReply): void {
+  void reply
+    .status(400)
+    .type('application/problem+json')
+    .send(JSON.stringify(problem(400, 'This address cannot be read.', 'Check the % signs in it.')));
+}
+
+/** JSON with or without the byte-order mark some editors write first. */
+export function readJson(app: FastifyInstance): void {
+  const parse = app.getDefaultJsonParser('error', 'error');
+  app.removeContentTypeParser('application/json');
+  app.addContentTypeParser('application/json', { parseAs: 'string' }, (request, body, done) =>
+    parse(request, String(body).replace(/^\uFEFF/, ''), done),
+  );
+}
