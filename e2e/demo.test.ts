@@ -134,8 +134,10 @@ describe('at the bench', () => {
     await page.keyboard.press('3');
     await page.getByRole('button', { name: /^Milky/ }).click();
     await page.getByText('Let it cure, then look again').waitFor();
-    const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
-    expect(facts.events.some((event: { kind: string; sign?: string }) => event.kind === 'trouble' && event.sign === 'blushing')).toBe(true);
+    // A press stands on the page before the server has it.
+    await expect
+      .poll(async () => (await (await fetch(`${server.url}/api/workshop`)).json()).facts.events)
+      .toContainEqual(expect.objectContaining({ kind: 'trouble', sign: 'blushing' }));
     await context.close();
   });
 });

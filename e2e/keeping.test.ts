@@ -52,7 +52,7 @@ describe('two tabs while the server comes and goes', () => {
     await server.restart();
     await one.getByText('Sent: the server has everything.').waitFor();
     await expect.poll(notes).toEqual(['evening 0', 'evening 1', 'evening 2']);
-    expect((await events()).length).toBe(logged + 3);
+    await expect.poll(async () => (await events()).length).toBe(logged + 3);
     await expect.poll(() => two.getByText('as last seen here').count()).toBe(0);
     // A proof does it twenty times over; every press arrives once.
     const rounds = process.env.PROOF ? 20 : 2;

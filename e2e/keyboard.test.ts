@@ -60,8 +60,12 @@ describe('without a mouse', () => {
     await page.getByRole('link', { name: /^Dates/ }).click();
     await page.getByRole('button', { name: 'Agree these dates' }).click();
     await page.getByText(/^Agreed\./).waitFor();
-    const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
-    expect(Object.keys(facts.agreed[0].starts).length).toBeGreaterThan(10);
+    await expect
+      .poll(async () => {
+        const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
+        return Object.keys(facts.agreed[0]?.starts ?? {}).length;
+      })
+      .toBeGreaterThan(10);
     await context.close();
   });
 
@@ -111,7 +115,7 @@ describe('without a mouse', () => {
     await asked.getByRole('cell', { name: '33' }).waitFor();
     await asked.getByRole('button', { name: 'What is elsewhere stands' }).click();
     await asked.waitFor({ state: 'detached' });
-    expect((await workshop()).value.touchUpMl).toBe(33);
+    await expect.poll(async () => (await workshop()).value.touchUpMl).toBe(33);
     await context.close();
   });
 });

@@ -82,7 +82,9 @@ describe('whole jobs', () => {
     expect(titles.length).toBeGreaterThan(3);
     expect(titles.join(' ')).toContain('corner');
     expect(titles.join(' ')).not.toMatch(/strip|gel|scuff|sand|fill|prim|coat \d/i);
-    expect((await stored()).facts.events.some((event) => event.kind === 'corner' && event.pieceId === id)).toBe(true);
+    await expect
+      .poll(async () => (await stored()).facts.events)
+      .toContainEqual(expect.objectContaining({ kind: 'corner', pieceId: id }));
     await page.goto(`${server.url}/pieces/${id}/finish`);
     await page.getByRole('button', { name: 'It is finished' }).click();
     await page.getByRole('link', { name: /Dates finished/ }).waitFor();
@@ -125,10 +127,11 @@ describe('whole jobs', () => {
     expect(titles.at(-1)).toContain('primer');
     expect(titles.join(' ')).not.toMatch(/gel|soak|Old paint off/);
     expect(titles.join(' ')).toMatch(/scuff/i);
-    const washed = (await stored()).facts.events.filter(
-      (event) => event.pieceId === id && event.stepKeys?.some((key) => key.includes('.wash.')),
-    );
-    expect(washed.map((event) => event.on?.length)).toEqual([5]);
+    const washed = async () =>
+      (await stored()).facts.events
+        .filter((event) => event.pieceId === id && event.stepKeys?.some((key) => key.includes('.wash.')))
+        .map((event) => event.on?.length);
+    await expect.poll(washed).toEqual([5]);
     await context.close();
   });
 });
