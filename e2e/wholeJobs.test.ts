@@ -82,9 +82,7 @@ describe('whole jobs', () => {
     expect(titles.length).toBeGreaterThan(3);
     expect(titles.join(' ')).toContain('corner');
     expect(titles.join(' ')).not.toMatch(/strip|gel|scuff|sand|fill|prim|coat \d/i);
-    await expect
-      .poll(async () => (await stored()).facts.events)
-      .toContainEqual(expect.objectContaining({ kind: 'corner', pieceId: id }));
+    await expect.poll(async () => (await stored()).facts.events).toContainEqual(expect.objectContaining({ kind: 'corner', pieceId: id }));
     await page.goto(`${server.url}/pieces/${id}/finish`);
     await page.getByRole('button', { name: 'It is finished' }).click();
     await page.getByRole('link', { name: /Dates finished/ }).waitFor();
