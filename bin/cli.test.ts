@@ -68,6 +68,15 @@ describe('the command line', () => {
     expect(run(['ask', 'dew'], 'nonsense').code).toBe(2);
   });
   it('lists its questions', () => {
-    expect(Object.keys(JSON.parse(run(['ask', '--list']).out))).toEqual(['dew', 'clock', 'strip', 'ladder', 'joint', 'amount', 'hide']);
+    expect(Object.keys(JSON.parse(run(['ask', '--list']).out))).toEqual([
+      'dew',
+      'clock',
+      'strip',
+      'ladder',
+      'order',
+      'joint',
+      'amount',
+      'hide',
+    ]);
   });
 });

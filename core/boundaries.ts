@@ -5,6 +5,7 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['colour'],
   ['drying'],
   ['survey', 'strip', 'prep', 'safety'],
+  ['zones'],
   ['coats'],
   ['admission'],
   ['amounts'],

@@ -1,5 +1,16 @@
 import { labOf } from '#core/colour/index';
-import { type Facts, type Family, type Hand, type Label, type Layer, newPart, type Part, type Role } from '#core/facts/index';
+import {
+  type Facts,
+  type Family,
+  type Feature,
+  type FeatureKind,
+  type Hand,
+  type Label,
+  type Layer,
+  newPart,
+  type Part,
+  type Role,
+} from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
 
 /** The moment the demo file speaks of; loading shifts everything from it to now. */
@@ -165,6 +176,11 @@ export function coatsOf(id: string, productId: string, coats: number, more: Part
 /** A part of one zone, all over. */
 export function simplePart(id: string, name: string, more: Partial<Part> & Pick<Part, 'material' | 'faces' | 'layers'>): Part {
   return newPart({ id, name, ...more });
+}
+
+/** Features of a part by their kinds, one of each. */
+export function features(...kinds: FeatureKind[]): Feature[] {
+  return kinds.map((kind) => ({ id: kind, kind, count: 1 }));
 }
 
 export function face(id: string, longMm: number, shortMm: number, count = 1, zoneId = 'all', seen = true) {

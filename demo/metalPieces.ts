@@ -1,5 +1,5 @@
 import type { Piece } from '#core/facts/index';
-import { coatsOf, demoTime, face, simplePart } from './facts.ts';
+import { coatsOf, demoTime, face, features, simplePart } from './facts.ts';
 import { base, mark, picture } from './pieceFacts.ts';
 
 /** Sheet, wire and iron: a crane under old paint, a fan to be primed tonight, a weather vane that is finished. */
@@ -65,7 +65,7 @@ export function crane(): Piece {
         material: 'steel',
         toldBy: 'magnet',
         finish: 'flaking',
-        features: ['edges', 'hole-rims', 'inside-corners'],
+        features: features('edges', 'hole-rims', 'inside-corners'),
         service: ['handling'],
         marks: [
           mark('foot-rust', 'rust-light', 'marked', 'foot, left', { pictureId: 'crane-front', x: 0.4, y: 0.76 }),
@@ -80,7 +80,7 @@ export function crane(): Piece {
         toldBy: 'magnet',
         finish: 'flaking',
         within: 'tower',
-        features: ['edges', 'hole-rims', 'hinge'],
+        features: features('edges', 'hole-rims', 'hinge'),
         marks: [mark('jib-bent', 'bent', 'slight', 'tip', { pictureId: 'crane-front', x: 0.86, y: 0.19 })],
         faces: [{ ...face('sides', 300, 30, 4), holes: { count: 14, acrossMm: 12, wallMm: 0.3 } }],
         layers: [coatsOf('primer-j', 'primer-grey', 2), coatsOf('red-j', 'buoy-red', 3)],
@@ -143,7 +143,7 @@ export function fan(): Piece {
         rustGuard: 'prime',
         toldBy: 'magnet',
         marks: [mark('cage-rust', 'rust-light', 'marked', 'lower wires', { pictureId: 'fan-front', x: 0.5, y: 0.63 })],
-        features: ['inside-corners'],
+        features: features('inside-corners'),
         faces: [face('wire', 1800, 8, 4)],
         layers: [coatsOf('primer-k', 'primer-grey', 2), coatsOf('soot-k', 'soot', 2)],
         pegs: [4],
@@ -153,7 +153,7 @@ export function fan(): Piece {
         rustGuard: 'prime',
         toldBy: 'magnet',
         marks: [mark('foot-pits', 'pitting', 'marked', 'rim of the foot', { pictureId: 'fan-front', x: 0.42, y: 0.8 })],
-        features: ['edges', 'countersinks'],
+        features: features('edges', 'countersinks'),
         zones: [
           { id: 'all', name: 'All over' },
           { id: 'seat', name: 'Earth tag seat', bare: 'earth contact' },

@@ -1,5 +1,5 @@
 import type { Piece } from '#core/facts/index';
-import { coatsOf, demoTime, face, simplePart } from './facts.ts';
+import { coatsOf, demoTime, face, features, simplePart } from './facts.ts';
 import { base, mark, picture } from './pieceFacts.ts';
 
 /** Plastic and the unknown: a balance with a refused pan, lamp shells that hate strong solvents. */
@@ -27,7 +27,7 @@ export function balance(): Piece {
       simplePart('beam', 'Beam', {
         material: 'unknown',
         finish: 'unknown',
-        features: ['raised-detail'],
+        features: features('raised-detail'),
         faces: [face('sides', 220, 18, 4)],
         layers: [coatsOf('primer-m', 'primer-grey', 2), coatsOf('green-m', 'marram', 2)],
         pegs: [15],
@@ -37,7 +37,7 @@ export function balance(): Piece {
         toldBy: 'magnet',
         finish: 'unknown',
         oldCoats: 2,
-        features: ['edges', 'inside-corners'],
+        features: features('edges', 'inside-corners'),
         marks: [mark('column-chip', 'chip', 'marked', 'foot, front', { pictureId: 'balance-front', x: 0.45, y: 0.82 })],
         faces: [face('shaft', 180, 90, 2), face('under', 120, 80, 1, 'all', false)],
         layers: [coatsOf('primer-n', 'primer-grey', 2), coatsOf('green-n', 'marram', 2)],

@@ -69,6 +69,23 @@ describe('a folder of version 1', () => {
   });
 });
 
+describe('a folder of version 2', () => {
+  it('opens with its features counted, and undoes a name given before', () => {
+    cpSync(new URL('./store/frozen/version2.sqlite', import.meta.url).pathname, file());
+    const db = openDatabase(folder);
+    const store = new Store(db);
+    const { revisions, facts } = store.snapshot();
+    const crane = facts.pieces.find((piece) => piece.id === 'crane');
+    expect(crane?.name).toBe('Harbour crane, renamed');
+    expect(crane?.parts[0].features?.[0]).toEqual({ id: 'edges', kind: 'edges', count: 1 });
+    store.undo('pieces', 'crane', revisions['pieces/crane']);
+    const before = store.snapshot().facts.pieces.find((piece) => piece.id === 'crane');
+    db.close();
+    expect(before?.name).toBe('Harbour crane');
+    expect(before?.parts[0].features?.[0]).toEqual({ id: 'edges', kind: 'edges', count: 1 });
+  });
+});
+
 describe('a folder of a later version', () => {
   it('is refused at the door, untouched, with its version', () => {
     openDatabase(folder).close();

@@ -16,6 +16,26 @@ const flatted = (family: Family, role: Role): Layer => ({
   flatAfter: 1500,
 });
 
+const DECAL = {
+  id: 'd',
+  name: 'Number 7',
+  zoneId: 'all',
+  after: null,
+  kind: 'waterslide' as const,
+  count: 2,
+  spare: true,
+  longMm: 8,
+  shortMm: 5,
+};
+const STRIPE = {
+  id: 's',
+  of: 'all',
+  how: 'stripe' as const,
+  numbers: { mm: 800 },
+  at: '2026-11-01T10:00:00Z',
+  into: ['a', 'b', 'c'].map((id) => ({ id, name: id })),
+};
+
 describe('what no path takes in', () => {
   it.each<[string, Partial<Part>, string]>([
     ['filler on glazing that stays clear', { material: 'clear', staysClear: true, marks: crack('filler') }, 'marks.0.mend'],
@@ -31,6 +51,11 @@ describe('what no path takes in', () => {
   ])('%s', (_name, own, place) => {
     expect(at(part(own))).toBe(`piece.parts.0.${place}`);
     expect(refusedIn(admissible(piece(part(own)), shelf), shelf, 'piece')).toBeNull();
+  });
+  it('a decal larger than its face, nor a stripe wider than its part', () => {
+    expect(at(part({ decals: [{ ...DECAL, longMm: 900 }] }))).toBe('piece.parts.0.decals.0');
+    expect(at(part({ decals: [DECAL] }))).toBeUndefined();
+    expect(at(part({ cuts: [STRIPE] }))).toBe('piece.parts.0.cuts.0');
   });
   it('but glue on a cracked pane, gel on steel and a flatted primer', () => {
     expect(at(part({ material: 'clear', staysClear: true, marks: crack('glue') }))).toBeUndefined();

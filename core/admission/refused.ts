@@ -2,10 +2,11 @@ import { flatRefused, resolveLayer } from '#core/coats/index';
 import type { Facts, Layer, Mark, Part, Piece, Problem } from '#core/facts/index';
 import { mendRefused } from '#core/prep/index';
 import { refusedMethod, withAllowedMethods } from '#core/strip/index';
+import { decalRefused, firstRefused } from '#core/zones/index';
 
 /**
  * What no path takes in: a strip method or a mend that is never used on its part, and a flatting of a film that is
- * never flatted (BRIEF §3, §4, §6). Import, the address of a fact and the command line all ask here.
+ * never flatted (BRIEF §3, §4, §6), nor a division or a decal that its sizes do not allow. Import, the address of a fact and the command line all ask here.
  */
 export function refusedIn(piece: Piece, facts: Facts, at: string): Problem | null {
   const method = refusedMethod(piece, at);
@@ -21,6 +22,12 @@ function refusedOn(part: Part, piece: Piece, facts: Facts, at: string): Problem 
   for (const [index, mark] of (part.marks ?? []).entries()) {
     const why = mark.mend && mendRefused(mark.mend, part, piece);
     if (why) return { error: why, at: `${at}.marks.${index}.mend`, mend: 'Choose another mend for this mark.' };
+  }
+  const cut = firstRefused(part);
+  if (cut) return { error: cut.why, at: `${at}.cuts.${cut.place}`, mend: 'Change its numbers, or put the two zones together first.' };
+  for (const [index, decal] of (part.decals ?? []).entries()) {
+    const why = decalRefused(part, decal);
+    if (why) return { error: why, at: `${at}.decals.${index}`, mend: 'Check its size, or put it on a larger zone.' };
   }
   for (const [index, layer] of part.layers.entries()) {
     const why = flatWhyNot(layer, facts);

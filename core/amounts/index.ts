@@ -76,6 +76,10 @@ export function batchMl(ml: number): number {
   return (ml + NOZZLE_ML) / (1 - CAN_RESIDUE);
 }
 
+/** Set-up before the first coat of a batch, and before each that follows with the same mix (BRIEF §12). */
+export const SPRAY_SETUP_MINUTES = 10;
+export const NEXT_COAT_SETUP_MINUTES = 2;
+
 /** Minutes to lay one coat: 1 a part and the sweeps themselves (BRIEF §12), and never less than the tool takes to give that much paint. */
 export function coatMinutes(faces: readonly FlatFace[], hand: Hand, parts: number, ml = 0): number {
   if (hand === 'brush') {

@@ -20,6 +20,14 @@ describe('questions of a script', () => {
       joint: { below: { family: null, material: 'zinc' }, above: { family: 'lacquer-primer' } },
       amount: { family: 'acrylic-lacquer', tool: 'aerosol', faces: [{ longMm: 75, shortMm: 30 }], coats: 1 },
       ladder: { from: 80, next: 'colour' },
+      order: {
+        zones: [
+          { id: 'dark', family: 'acrylic-lacquer', lab: { l: 20, a: 0, b: 0 }, share: 0.1, areaCm2: 40 },
+          { id: 'light', family: 'acrylic-lacquer', lab: { l: 90, a: 0, b: 5 }, share: 0.4, areaCm2: 40 },
+        ],
+        edges: [{ a: 'dark', b: 'light', mm: 200, curve: 'straight' }],
+        ground: { l: 60, a: 0, b: 0 },
+      },
       hide: { groundLab: { l: 95, a: 0, b: 0 }, coatLab: { l: 20, a: 0, b: 0 }, share: 0.1 },
     };
     expect(Object.keys(inputs).sort()).toEqual([...QUESTION_NAMES].sort());
@@ -45,6 +53,35 @@ describe('questions of a script', () => {
     expect((got.methods as { method: string; verdict: string }[]).find((row) => row.method === 'caustic')?.verdict).toBe('never');
     expect(got.advised).toBe('gel');
     expect(answer('strip', { material: 'steel', finish: 'bare' }).advised).toBeNull();
+  });
+  it('orders colours, prices an order insisted on, and says why one cannot be', () => {
+    const zone = (id: string, l: number, family = 'acrylic-lacquer') => ({ id, family, lab: { l, a: 0, b: 0 }, share: 0.3, areaCm2: 50 });
+    const edges = [{ a: 'dark', b: 'light', mm: 200, curve: 'straight' }];
+    const ground = { l: 60, a: 0, b: 0 };
+    const two = { zones: [zone('dark', 15), zone('light', 92)], edges, ground };
+    const best = answer('order', two);
+    expect(best).toMatchObject({ order: ['light', 'dark'], runnerUp: { order: ['dark', 'light'] } });
+    expect(Object.values(best.parts as Record<string, number>).reduce((a, b) => a + b, 0)).toBeCloseTo(best.cost as number, 9);
+    const other = answer('order', { ...two, insist: ['dark', 'light'] });
+    expect(other.cost).toBeCloseTo((best.runnerUp as { cost: number }).cost, 9);
+    const never = { ...two, zones: [zone('dark', 15, 'high-temperature'), zone('light', 92)], insist: ['dark', 'light'] };
+    expect(answer('order', never).stop).toContain('never be taped');
+  });
+  it('orders more than twelve zones by their colours, and refuses thirteen colours', () => {
+    const zone = (index: number, l: number) => ({
+      id: `z${index}`,
+      family: 'acrylic-lacquer',
+      lab: { l, a: 0, b: 0 },
+      share: 0.3,
+      areaCm2: 20,
+    });
+    const edges = Array.from({ length: 13 }, (_, index) => ({ a: `z${index}`, b: `z${index + 1}`, mm: 50, curve: 'straight' }));
+    const striped = Array.from({ length: 14 }, (_, index) => zone(index, index % 2 === 0 ? 90 : 20));
+    const got = answer('order', { zones: striped, edges, ground: { l: 60, a: 0, b: 0 } });
+    expect((got.order as string[]).slice(0, 7)).toEqual(['z0', 'z2', 'z4', 'z6', 'z8', 'z10', 'z12']);
+    expect(got.because).toContain('those of one colour are ordered together');
+    const many = Array.from({ length: 14 }, (_, index) => zone(index, 5 + index * 6));
+    expect(problem('order', { zones: many, edges, ground: { l: 60, a: 0, b: 0 } })?.error).toContain('More than 12 colours');
   });
   it('slows a thick film and speeds with a fan', () => {
     const hours = (more: object) =>
@@ -91,6 +128,16 @@ describe('questions of a script', () => {
   it('names place and mend of bad input', () => {
     const cases: readonly (readonly [string, unknown, string])[] = [
       ['dew', { airC: 20, rh: 0 }, 'rh'],
+      ['order', { zones: [], edges: [], ground: { l: 50, a: 0, b: 0 } }, 'zones'],
+      [
+        'order',
+        {
+          zones: [{ id: 'a', family: 'candy', lab: { l: 5, a: 0, b: 0 }, share: 0.2, areaCm2: 3 }],
+          edges: [{ a: 'a', b: 'ghost', mm: 5, curve: 'tight' }],
+          ground: { l: 50, a: 0, b: 0 },
+        },
+        'edges.0.b',
+      ],
       ['dew', { airC: 20, rh: 50, wind: 3 }, '(whole)'],
       ['clock', { mechanism: 'magic', referenceHours: 1, startHour: 0, tempC: [20], rh: [50] }, 'mechanism'],
       ['clock', { mechanism: 'oxidation', referenceHours: 1, startHour: 0, tempC: [20, 21], rh: [50] }, 'tempC'],

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from './basics.ts';
+import { idSchema, lengthSchema } from './basics.ts';
 
 /** What the survey sees on a part: marks, features that are keyed by hand, what it has to serve, and what stops the work. */
 
@@ -59,8 +59,8 @@ export const markSchema = z.strictObject({
 });
 export type Mark = z.infer<typeof markSchema>;
 
-/** Features where paint pops first, or where a film may bind. */
-export const FEATURES = [
+/** Features where paint pops first, or where a film may bind: keyed by hand. */
+export const FEATURES_KEYED = [
   'edges',
   'countersinks',
   'hole-rims',
@@ -70,7 +70,42 @@ export const FEATURES = [
   'sliding-face',
   'hinge',
 ] as const;
-export const featureSchema = z.enum(FEATURES);
+/** Openings, works and neighbours that are covered or plugged while a coat goes on. */
+export const FEATURES_COVERED = [
+  'windows',
+  'arches',
+  'grille',
+  'lamps',
+  'hubs',
+  'holes',
+  'pivots',
+  'tapped-posts',
+  'seals',
+  'works',
+  'neighbour',
+  'clip',
+] as const;
+export const FEATURES = [...FEATURES_KEYED, ...FEATURES_COVERED] as const;
+export const featureKindSchema = z.enum(FEATURES);
+export type FeatureKind = z.infer<typeof featureKindSchema>;
+
+/** How it is kept free of paint. */
+export const COVERS = ['tape', 'plug', 'wrap', 'liquid-mask', 'none'] as const;
+export const coverSchema = z.enum(COVERS);
+export type Cover = z.infer<typeof coverSchema>;
+
+export const featureSchema = z.strictObject({
+  id: idSchema,
+  kind: featureKindSchema,
+  count: z.int('A count is whole.').min(1, 'At least one.').max(2000),
+  /** Its size across, mm. */
+  mm: lengthSchema.optional(),
+  faceId: idSchema.optional(),
+  /** Chosen by the person; absent: as usual for its kind. */
+  cover: coverSchema.optional(),
+  /** Minutes to cover one, typed by the person. */
+  coverMinutes: z.number('Type minutes.').min(0).max(120, 'More than two hours for one cover: check it.').optional(),
+});
 export type Feature = z.infer<typeof featureSchema>;
 
 export const SERVICES = ['heat', 'fuel', 'sun', 'abrasion', 'handling'] as const;

@@ -6,12 +6,15 @@ export * from './format.ts';
 export * from './stock.ts';
 export { canUpgrade, upgraded, upgradedFact } from './upgrade/index.ts';
 export * from './names.ts';
+export * from './onThePart.ts';
 export { newPart, newPiece } from './newPiece.ts';
 export * from './paint.ts';
 export * from './piece.ts';
 export { type Stays, staysOf } from './stays.ts';
 export { shiftFile } from './shift.ts';
 export * from './teardown.ts';
+export * from './zones.ts';
+export * from './zoneTree.ts';
 export {
   type Agreed,
   type AirSeries,

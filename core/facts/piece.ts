@@ -3,12 +3,10 @@ import { copiesSchema, dateSchema, idSchema, labSchema, lengthSchema, momentSche
 import { featureSchema, markSchema, materialTestSchema, meshSchema, serviceSchema, surveyStopSchema } from './condition.ts';
 import {
   aimSchema,
-  curveSchema,
   familySchema,
   finishSchema,
   handSchema,
   limitSchema,
-  sheenSchema,
   looksLikeSchema,
   materialSchema,
   portraitSchema,
@@ -18,7 +16,10 @@ import {
   stripMethodSchema,
   weightSchema,
 } from './names.ts';
+import { decalSchema, detailSchema, fitSchema, type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
 import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
+import { type Cut, cutSchema, edgeSchema, zoneSchema } from './zones.ts';
+import { zoneIdsOf } from './zoneTree.ts';
 
 /** A pattern of round holes through a face. The wall counts to this face as deep as it is painted from here. */
 export const holesSchema = z.strictObject({
@@ -56,27 +57,6 @@ function holesFit(holes: { count: number; acrossMm: number }, face: { longMm: nu
   return holes.acrossMm < Math.min(face.longMm, face.shortMm) && open <= DENSEST_HOLES * face.longMm * face.shortMm;
 }
 export type Face = z.infer<typeof faceSchema>;
-
-/** A set of faces that gets the same film; a bare zone says why. */
-export const zoneSchema = z.strictObject({
-  id: idSchema,
-  name: nameSchema,
-  bare: z.string().max(80).optional(),
-  /** The gloss wanted here, judged after dry-down. */
-  sheen: sheenSchema.optional(),
-});
-export type Zone = z.infer<typeof zoneSchema>;
-
-/** Where two zones meet: the tape line. */
-export const edgeSchema = z.strictObject({
-  a: idSchema,
-  b: idSchema,
-  mm: lengthSchema,
-  curve: curveSchema,
-  /** Where it runs, measured from a fixed feature: lines are mirrored by it. */
-  runs: z.string().trim().max(120).optional(),
-});
-export type Edge = z.infer<typeof edgeSchema>;
 
 /** What a layer wants where no product is chosen yet. */
 export const wantedSchema = z.strictObject({
@@ -132,7 +112,13 @@ export const partSchema = z
     zones: z.array(zoneSchema).min(1, 'A part has at least one zone.'),
     faces: z.array(faceSchema).min(1, 'A part needs at least one face. Give its longest and shorter side.'),
     edges: z.array(edgeSchema),
+    /** How zones were divided, oldest first; the zones that get films follow from them. */
+    cuts: z.array(cutSchema).max(40, 'A part may be divided forty times.').optional(),
     layers: z.array(layerSchema),
+    details: z.array(detailSchema).max(60).optional(),
+    decals: z.array(decalSchema).max(60).optional(),
+    /** When it goes on, and on what; absent: at the end, in the fit order. */
+    fit: fitSchema.optional(),
     /** Left out: the tool's advice is planned. */
     stripMethod: stripMethodSchema.optional(),
     /** The person's "I know" over a verdict that ruins the part (never over one that hurts a person). */
@@ -182,12 +168,22 @@ export const partSchema = z
     mesh: meshSchema.optional(),
   })
   .superRefine((part, context) => {
-    const zones = new Set(part.zones.map((zone) => zone.id));
-    const check = (id: string, path: (string | number)[]) => {
-      if (!zones.has(id)) context.addIssue({ code: 'custom', path, message: `No zone "${id}" on this part.` });
+    const roots = new Set(part.zones.map((zone) => zone.id));
+    const zones = zoneIdsOf(part);
+    const layers = new Set(part.layers.map((layer) => layer.id));
+    const check = (id: string, path: (string | number)[], among: ReadonlySet<string> = zones) => {
+      if (!among.has(id)) context.addIssue({ code: 'custom', path, message: `No zone "${id}" on this part.` });
     };
+    for (const { path, message } of cutProblems(part)) context.addIssue({ code: 'custom', path, message });
+    for (const kind of ['details', 'decals'] as const) {
+      part[kind]?.forEach((own, i) => {
+        check(own.zoneId, [kind, i, 'zoneId']);
+        if (own.after !== null && !layers.has(own.after))
+          context.addIssue({ code: 'custom', path: [kind, i, 'after'], message: 'That layer is not on this part.' });
+      });
+    }
     part.faces.forEach((face, i) => {
-      check(face.zoneId, ['faces', i, 'zoneId']);
+      check(face.zoneId, ['faces', i, 'zoneId'], roots);
     });
     part.edges.forEach((edge, i) => {
       check(edge.a, ['edges', i, 'a']);
@@ -212,6 +208,26 @@ export const partSchema = z
     }
   });
 export type Part = z.infer<typeof partSchema>;
+
+type Problem = { readonly path: (string | number)[]; readonly message: string };
+
+/** Each cut divides a zone that stands when it is made, into zones that are new. */
+function cutProblems({ zones, cuts = [] }: { zones: readonly { id: string }[]; cuts?: readonly Cut[] }): Problem[] {
+  const standing = new Set(zones.map((zone) => zone.id));
+  const known = new Set(standing);
+  return cuts.flatMap((cut, i) => {
+    const problems: Problem[] = [];
+    if (!standing.has(cut.of))
+      problems.push({ path: ['cuts', i, 'of'], message: `No zone "${cut.of}" to divide: it is not there, or divided already.` });
+    for (const [k, { id }] of cut.into.entries()) {
+      if (known.has(id)) problems.push({ path: ['cuts', i, 'into', k, 'id'], message: `There is a zone "${id}" already.` });
+      known.add(id);
+      if (cut.merged !== true) standing.add(id);
+    }
+    if (cut.merged !== true) standing.delete(cut.of);
+    return problems;
+  });
+}
 
 /** Something bought for the piece: on the way, or still to be ordered. */
 export const parcelSchema = z.strictObject({
@@ -257,6 +273,10 @@ export const pieceSchema = z
     swatches: z.array(z.string().regex(/^#[0-9a-f]{6}$/)).max(3),
     finished: z.boolean(),
     parcels: z.array(parcelSchema).max(40),
+    /** Steps of the person's own. */
+    tasks: z.array(taskSchema).max(60).optional(),
+    /** What is still to be touched up after the fit. */
+    touchUps: z.array(touchUpSchema).max(60).optional(),
     /** How far the work goes; absent: inside too, stripped as each part needs. */
     limit: limitSchema.optional(),
     fastenings: z.array(fasteningSchema).max(80).optional(),
@@ -299,6 +319,7 @@ export const pieceSchema = z
       if (belongsToItself(part.id, piece.parts))
         context.addIssue({ code: 'custom', path: ['parts', i, 'within'], message: 'These parts belong to each other in a circle.' });
     }
+    for (const { path, message } of taskProblems(piece)) context.addIssue({ code: 'custom', path, message });
   });
 export type Piece = z.infer<typeof pieceSchema>;
 
@@ -310,6 +331,8 @@ function idsNamed(piece: {
   parcels: readonly Parcel[];
   fastenings?: readonly { a: string; b?: string; behind?: string }[];
   bags?: readonly { pictureId?: string }[];
+  tasks?: readonly { partIds: readonly string[] }[];
+  touchUps?: readonly { partId?: string }[];
   pictures?: readonly { id: string; partId?: string }[];
 }): NamedId[] {
   const parts = new Set(piece.parts.map((part) => part.id));
@@ -329,6 +352,13 @@ function idsNamed(piece: {
     ]),
     ...(piece.pictures ?? []).flatMap((own, i) => named(own.partId, ['pictures', i, 'partId'], parts)),
     ...(piece.bags ?? []).flatMap((bag, i) => named(bag.pictureId, ['bags', i, 'pictureId'], pictures)),
+    ...piece.parts.flatMap((part, i) => [
+      ...named(part.fit?.onPartId, ['parts', i, 'fit', 'onPartId'], parts),
+      ...part.edges.flatMap((edge, k) => named(edge.runsOnTo, ['parts', i, 'edges', k, 'runsOnTo'], parts)),
+      ...(part.cuts ?? []).flatMap((cut, k) => named(cut.trace?.pictureId, ['parts', i, 'cuts', k, 'trace'], pictures)),
+    ]),
+    ...(piece.tasks ?? []).flatMap((task, i) => task.partIds.flatMap((id, k) => named(id, ['tasks', i, 'partIds', k], parts))),
+    ...(piece.touchUps ?? []).flatMap((own, i) => named(own.partId, ['touchUps', i, 'partId'], parts)),
   ];
 }
 
@@ -338,6 +368,44 @@ function belongsToItself(id: string, parts: readonly Part[]): boolean {
   for (let next = above.get(id); next !== undefined && !seen.has(next); next = above.get(next)) {
     if (next === id) return true;
     seen.add(next);
+  }
+  return false;
+}
+
+/** A task comes after or before things there are, and never after itself by any way round. */
+function taskProblems({ tasks = [], parts }: { tasks?: readonly Task[]; parts: readonly Part[] }): Problem[] {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const missing = (when: When): string | null => {
+    if ('taskId' in when) return byId.has(when.taskId) ? null : 'That task is not on this piece.';
+    const part = parts.find((own) => own.id === when.partId);
+    if (!part) return 'That part is not on this piece.';
+    return 'layerId' in when && !part.layers.some((layer) => layer.id === when.layerId) ? 'That layer is not on this part.' : null;
+  };
+  return tasks.flatMap((task, i) => {
+    const wrong = (['after', 'before'] as const).flatMap((end): Problem[] => {
+      const message = task[end] ? missing(task[end]) : null;
+      return message ? [{ path: ['tasks', i, end], message }] : [];
+    });
+    return comesAfterItself(task.id, tasks)
+      ? [...wrong, { path: ['tasks', i, 'after'], message: `“${task.name}” would come after itself. Take one of its ties out.` }]
+      : wrong;
+  });
+}
+
+/** Tasks each one waits for: those it names as before it, and those that name it as after them. */
+function comesAfterItself(id: string, tasks: readonly Task[]): boolean {
+  const waitsFor = (own: string): string[] =>
+    tasks.flatMap(({ id: other, after, before }) => [
+      ...(other === own && after && 'taskId' in after ? [after.taskId] : []),
+      ...(before && 'taskId' in before && before.taskId === own ? [other] : []),
+    ]);
+  const seen = new Set<string>();
+  const open = waitsFor(id);
+  for (let next = open.pop(); next !== undefined; next = open.pop()) {
+    if (next === id) return true;
+    if (seen.has(next)) continue;
+    seen.add(next);
+    open.push(...waitsFor(next));
   }
   return false;
 }

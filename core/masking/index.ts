@@ -1,2 +1,14 @@
-export { bestOrder, maskMinutes, type OrderAnswer, type OrderCost, orderCost, type OrderZone, TAPE_MINUTES_A_METRE } from './order.ts';
+export { type Grouped, groupedColours } from './grouped.ts';
+export { maskMinutes, TAPE_MINUTES_A_METRE } from './minutes.ts';
+export { bestOrder, insistedOrder, MOST_COLOURS } from './order.ts';
+export {
+  type OrderAnswer,
+  type OrderCost,
+  type OrderQuestion,
+  type OrderStep,
+  type OrderStop,
+  type OrderZone,
+  totalCost,
+} from './orderTypes.ts';
+export { type TapeSafety, tapeSafety } from './tapeSafety.ts';
 export { type Division, DIVISIONS, dividePart } from './divide.ts';

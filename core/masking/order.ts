@@ -1,134 +1,176 @@
-import { capital, counted } from '#core/units/index';
-import { coatsToHide } from '#core/coats/index';
-import type { Curve, Edge, Family, Lab } from '#core/facts/index';
+import { CoverSearch, EQUAL } from './coverSearch.ts';
+import { addCost, NO_COST, type OrderAnswer, type OrderQuestion, type OrderStep, type OrderStop, totalCost } from './orderTypes.ts';
+import { lostBecause, reasonFor } from './orderReason.ts';
+import { type Laying, members, StepCosts } from './stepCosts.ts';
 
-/** The order of colours: which zone is sprayed first, and what masking that costs (BRIEF §9). */
+/** The order of colours: which goes on first, what it covers, and what masking that costs (BRIEF §9). */
 
-export type OrderZone = {
-  readonly id: string;
-  readonly name: string;
-  readonly family: Family;
-  readonly lab: Lab;
-  readonly share: number;
-  readonly areaCm2: number;
-};
-
-export type OrderCost = {
-  readonly masking: number;
-  readonly covering: number;
-  readonly extraCoats: number;
-  readonly waits: number;
-  readonly lifting: number;
-};
-export type OrderAnswer = {
-  readonly order: readonly string[];
-  /** Evening-minutes. */
-  readonly cost: number;
-  readonly parts: OrderCost;
-  readonly runnerUp?: { readonly order: readonly string[]; readonly cost: number };
-  readonly because: string;
-};
-
-/** Minutes a metre of tape line. */
-export const TAPE_MINUTES_A_METRE: Record<Curve, number> = { straight: 4, gentle: 6, tight: 10, double: 15 };
-const MASK_BASE = 3;
-const UNMASK_BASE = 1;
-const COVER_MINUTES_PER_100CM2 = 2;
-const COAT_MINUTES = 4;
-const WAIT_COST = 30;
-const LIFTING_COST = 60 * 0.02;
-
-/** Minutes to mask these edges and cover this area, and to take it off again. */
-export function maskMinutes(
-  edges: readonly Pick<Edge, 'mm' | 'curve'>[],
-  coveredCm2: number,
-): { mask: number; unmask: number; cover: number } {
-  const line = edges.reduce((sum, edge) => sum + (edge.mm / 1000) * TAPE_MINUTES_A_METRE[edge.curve], 0);
-  const metres = edges.reduce((sum, edge) => sum + edge.mm / 1000, 0);
-  return { mask: MASK_BASE + line, unmask: UNMASK_BASE + metres, cover: (coveredCm2 / 100) * COVER_MINUTES_PER_100CM2 };
-}
-
-/** Cost of spraying one zone when those of `before` are already coloured. Depends on the set only, not on its order. */
-function costOf(zone: OrderZone, before: readonly OrderZone[], edges: readonly Edge[], ground: Lab): OrderCost {
-  const touching = (other: OrderZone) =>
-    edges.filter((edge) => (edge.a === zone.id && edge.b === other.id) || (edge.b === zone.id && edge.a === other.id));
-  const keepers = before.filter((other) => touching(other).length > 0);
-  const overGround = coatsToHide(ground, zone.lab, zone.share).coats;
-  const worst = Math.max(overGround, ...keepers.map((keeper) => coatsToHide(keeper.lab, zone.lab, zone.share).coats));
-  const extraCoats = (worst - overGround) * COAT_MINUTES;
-  if (keepers.length === 0) return { masking: 0, covering: 0, extraCoats, waits: 0, lifting: 0 };
-  const minutes = maskMinutes(
-    keepers.flatMap(touching),
-    keepers.reduce((sum, keeper) => sum + keeper.areaCm2, 0),
-  );
-  return { masking: minutes.mask + minutes.unmask, covering: minutes.cover, extraCoats, waits: WAIT_COST, lifting: LIFTING_COST };
-}
-
-const total = (cost: OrderCost) => cost.masking + cost.covering + cost.extraCoats + cost.waits + cost.lifting;
-const plus = (a: OrderCost, b: OrderCost): OrderCost => ({
-  masking: a.masking + b.masking,
-  covering: a.covering + b.covering,
-  extraCoats: a.extraCoats + b.extraCoats,
-  waits: a.waits + b.waits,
-  lifting: a.lifting + b.lifting,
-});
-const NOTHING: OrderCost = { masking: 0, covering: 0, extraCoats: 0, waits: 0, lifting: 0 };
-
-/** Cost of one given order. */
-export function orderCost(order: readonly OrderZone[], edges: readonly Edge[], ground: Lab): OrderCost {
-  return order.reduce((sum, zone, index) => plus(sum, costOf(zone, order.slice(0, index), edges, ground)), NOTHING);
-}
+export const MOST_COLOURS = 12;
 
 /**
- * The cheapest order by exact search over subsets (at most 12 zones), with the runner-up that starts with another colour.
+ * The cheapest order of at most twelve colours by exact search, with the cheapest that differs from it in a pair that touches.
  * @throws RangeError over 12 zones
  */
-export function bestOrder(zones: readonly OrderZone[], edges: readonly Edge[], ground: Lab): OrderAnswer {
-  if (zones.length > 12) throw new RangeError('At most 12 colour zones can be ordered exactly.');
-  const orders = zones.map((first) => cheapestFrom(first, zones, edges, ground)).sort((a, b) => a.cost - b.cost);
-  const [best, runnerUp] = orders;
-  const parts = orderCost(best.order, edges, ground);
+export function bestOrder(question: OrderQuestion): OrderAnswer | OrderStop {
+  const search = searchOf(question);
+  const best = cheapestPath(search);
+  if (best === null) return noOrder(question, search.costs);
+  return answer(question, search.costs, best, rivalTo(best, search));
+}
+
+/** One given order at its cheapest, or why it cannot be laid. */
+export function insistedOrder(question: OrderQuestion, order: readonly string[]): OrderAnswer | OrderStop {
+  const search = searchOf(question);
+  const places = order.map((id) => question.zones.findIndex((zone) => zone.id === id));
+  const path = pathInOrder(search.costs, places);
+  if (path === null) {
+    const stop = stopInOrder(search.costs, places);
+    return { stop, because: stop };
+  }
+  return answer(question, search.costs, path, cheapestPath(search));
+}
+
+type Search = { readonly costs: StepCosts; readonly from: CoverSearch };
+type Path = readonly Laying[];
+
+function searchOf(question: OrderQuestion): Search {
+  if (question.zones.length > MOST_COLOURS) throw new RangeError('At most 12 colours can be ordered exactly.');
+  const costs = new StepCosts(question);
+  return { costs, from: new CoverSearch(costs) };
+}
+
+function cheapestPath(search: Search, begun: Path = []): Path | null {
+  const path = [...begun];
+  while (path.length < search.costs.count) {
+    const next = choices(search, path)[0];
+    if (!next) return null;
+    path.push(next.laying);
+  }
+  return path;
+}
+
+/** What may come next, cheapest first; of equals the lighter colour, for light goes before dark. */
+function choices({ costs, from }: Search, path: Path): { laying: Laying; cost: number }[] {
+  const [painted, open] = stateAfter(path);
+  const left = members(((1 << costs.count) - 1) & ~painted);
+  return left
+    .map((zone) => from.best(zone, painted, open))
+    .filter(({ cost }) => cost < Number.POSITIVE_INFINITY)
+    .sort((one, other) =>
+      Math.abs(one.cost - other.cost) > EQUAL
+        ? one.cost - other.cost
+        : costs.lightness(other.laying.zone) - costs.lightness(one.laying.zone),
+    );
+}
+
+function stateAfter(path: Path): [painted: number, open: number] {
+  return path.reduce<[number, number]>(
+    ([painted, open], { zone, leavesOpen }) => [painted | (1 << zone), leavesOpen ? open | (1 << zone) : open],
+    [0, 0],
+  );
+}
+
+/** The cheapest path that leaves the best one somewhere and lays two touching colours the other way round. */
+function rivalTo(best: Path, search: Search): Path | null {
+  const rivals = best.flatMap((_, place) =>
+    choices(search, best.slice(0, place)).flatMap(({ laying }) => {
+      if (laying.zone === best[place].zone) return [];
+      const path = cheapestPath(search, [...best.slice(0, place), laying]);
+      return path && differs(path, best, search.costs) ? [path] : [];
+    }),
+  );
+  return rivals.reduce<Path | null>(
+    (least, path) => (least === null || minutesOf(path, search.costs) < minutesOf(least, search.costs) - EQUAL ? path : least),
+    null,
+  );
+}
+
+function differs(one: Path, other: Path, costs: StepCosts): boolean {
+  const before = (path: Path) => {
+    let painted = 0;
+    return path.map((laying) => {
+      const earlier = painted & costs.touching(laying.zone);
+      painted |= 1 << laying.zone;
+      return [laying.zone, earlier] as const;
+    });
+  };
+  const known = new Map(before(other));
+  return before(one).some(([zone, earlier]) => known.get(zone) !== earlier);
+}
+
+function minutesOf(path: Path, costs: StepCosts): number {
+  return path.reduce((sum, laying) => sum + costs.minutes(laying), 0);
+}
+
+/** The cheapest choice of open and closed for one order; null where every choice stops. */
+function pathInOrder(costs: StepCosts, order: readonly number[]): Path | null {
+  type Found = { readonly cost: number; readonly path: Path };
+  let states = new Map<number, Found>([[0, { cost: 0, path: [] }]]);
+  let painted = 0;
+  for (const zone of order) {
+    const next = new Map<number, Found>();
+    for (const [open, found] of states) {
+      for (const leavesOpen of (costs.touching(zone) & ~painted) === 0 ? [false] : [true, false]) {
+        const laying = { zone, painted, open, leavesOpen };
+        const cost = found.cost + costs.minutes(laying);
+        const state = leavesOpen ? open | (1 << zone) : open;
+        const known = next.get(state);
+        if (cost < (known?.cost ?? Number.POSITIVE_INFINITY)) next.set(state, { cost, path: [...found.path, laying] });
+      }
+    }
+    states = next;
+    painted |= 1 << zone;
+  }
+  const ends = [...states.values()].sort((one, other) => one.cost - other.cost);
+  return ends[0]?.path ?? null;
+}
+
+/** The first colour of an order that cannot be laid, its forerunners closed. */
+function stopInOrder(costs: StepCosts, order: readonly number[]): string {
+  let painted = 0;
+  for (const zone of order) {
+    const stop = costs.stopOf({ zone, painted, open: 0, leavesOpen: false });
+    if (stop) return stop;
+    painted |= 1 << zone;
+  }
+  return 'These colours cannot be laid in this order.';
+}
+
+function noOrder({ zones }: OrderQuestion, costs: StepCosts): OrderStop {
+  const stop = stopInOrder(
+    costs,
+    zones.map((_, place) => place),
+  );
+  return { stop, because: `${stop} No order of these colours can be masked: brush one of them, or choose another paint for it.` };
+}
+
+function answer(question: OrderQuestion, costs: StepCosts, path: Path, rival: Path | null): OrderAnswer {
+  const ids = (way: Path) => way.map(({ zone }) => question.zones[zone].id);
+  const partsOf = (way: Path) => way.reduce((sum, laying) => addCost(sum, costs.parts(laying)), NO_COST);
+  const parts = partsOf(path);
+  const other = rival && differs(rival, path, costs) ? { path: rival, parts: partsOf(rival) } : null;
   return {
-    order: best.order.map((zone) => zone.id),
-    cost: best.cost,
+    order: ids(path),
+    cost: totalCost(parts),
     parts,
-    because: reason(best, runnerUp),
-    ...(runnerUp ? { runnerUp: { order: runnerUp.order.map((zone) => zone.id), cost: runnerUp.cost } } : {}),
+    steps: path.map((laying) => stepOf(question, costs, laying)),
+    because: reasonFor(
+      question,
+      path.map((laying) => stepOf(question, costs, laying)),
+      parts,
+      other && { order: ids(other.path), parts: other.parts },
+    ),
+    ...(other ? { runnerUp: { order: ids(other.path), cost: totalCost(other.parts), because: lostBecause(parts, other.parts) } } : {}),
   };
 }
 
-type Found = { readonly order: readonly OrderZone[]; readonly cost: number };
-
-/** Dynamic programme over the sets that contain `first` as their beginning. */
-function cheapestFrom(first: OrderZone, zones: readonly OrderZone[], edges: readonly Edge[], ground: Lab): Found {
-  const others = zones.filter((zone) => zone.id !== first.id);
-  const start: Found = { order: [first], cost: total(costOf(first, [], edges, ground)) };
-  let layer = new Map<number, Found>([[0, start]]);
-  for (let size = 0; size < others.length; size++) {
-    const next = new Map<number, Found>();
-    for (const [set, found] of layer) {
-      for (const [index, zone] of others.entries()) {
-        if (set & (1 << index)) continue;
-        const cost = found.cost + total(costOf(zone, found.order, edges, ground));
-        const key = set | (1 << index);
-        const known = next.get(key);
-        if (!known || cost < known.cost - 1e-9) next.set(key, { order: [...found.order, zone], cost });
-      }
-    }
-    layer = next;
-  }
-  return layer.get((1 << others.length) - 1) as Found;
-}
-
-function reason(best: Found, runnerUp: Found | undefined): string {
-  const first = best.order[0];
-  if (!runnerUp) return `${first.name} is the only colour.`;
-  const saved = runnerUp.cost - best.cost;
-  // The orders may begin alike: what is compared is where they part.
-  const parts = best.order.findIndex((zone, index) => zone.id !== runnerUp.order[index].id);
-  const [own, rival] = [best.order[parts], runnerUp.order[parts]];
-  const light = own.lab.l > rival.lab.l;
-  if (saved < 0.5)
-    return `${capital(own.name)} goes before ${rival.name}: both orders cost the same${light ? ', and light goes before dark' : ''}.`;
-  return `${capital(own.name)} before ${rival.name} saves ${counted(Math.round(saved), 'evening minute')}${light ? ': light before dark needs fewer coats' : ''}.`;
+function stepOf({ zones }: OrderQuestion, costs: StepCosts, laying: Laying): OrderStep {
+  const own = zones[laying.zone];
+  const left = costs.touching(laying.zone) & ~laying.painted;
+  return {
+    zoneId: own.id,
+    open: laying.leavesOpen,
+    taped: members(costs.taped(laying)).map((zone) => zones[zone].id),
+    locked: left !== 0 && costs.needsLock(laying.zone),
+  };
 }

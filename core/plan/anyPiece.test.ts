@@ -73,7 +73,7 @@ const partOf = (id: string): fc.Arbitrary<Part> =>
       seen: fc.boolean(),
       oldCoats: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined }),
       marks: fc.tuple(markOf(0), markOf(1), markOf(2)).chain((marks) => fc.subarray(marks)),
-      features: fc.subarray([...FEATURES]),
+      features: fc.subarray([...FEATURES]).map((kinds) => kinds.map((kind) => ({ id: kind, kind, count: 1 }))),
       service: fc.subarray([...SERVICES], { maxLength: 1 }),
       stops: fc.subarray([...SURVEY_STOPS], { maxLength: 1 }),
       stripMethod: fc.option(fc.constantFrom(...STRIP_METHODS), { nil: undefined }),

@@ -218,14 +218,14 @@ describe('one metre of straight tape', () => {
     layers: [primer(), lacquer(2, { covers: ['all'] }), lacquer(2, { id: 'second', covers: ['low'] })],
   });
   it('takes 3 + 4 minutes and its cover on, 1 + 1 off, and 15 % of spare tape', () => {
-    expect(rows(divided)).toContainEqual(['Mask up', 10]);
+    expect(rows(divided)).toContainEqual(['Mask up', 8]);
     expect(rows(divided)).toContainEqual(['Tape off, acrylic lacquer, white', 2]);
     expect(supplies(divided)).toContainEqual(['tape', 'fine line 3 mm', 1.15]);
   });
   it.each([
-    ['gentle', 12],
-    ['tight', 16],
-    ['double', 21],
+    ['gentle', 10],
+    ['tight', 14],
+    ['double', 19],
   ] as const)('and more where it runs %s', (curve, minutes) => {
     const curved = { ...divided, edges: [{ ...divided.edges[0], curve }] };
     expect(rows(curved)).toContainEqual(['Mask up', minutes]);

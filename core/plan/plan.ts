@@ -6,6 +6,7 @@ import { type Caution, cautionsFor } from '#core/safety/index';
 import { cutToStay, type FreeInterval, freeIntervals, LAY_OUT_MINUTES, PACK_UP_MINUTES, type Schedule } from '#core/schedule/index';
 import { type Limited, withinLimit } from '#core/survey/index';
 import type { Minute } from '#core/units/index';
+import { dividedFacts } from '#core/zones/index';
 import {
   byUrgency,
   type MovedStep,
@@ -54,7 +55,7 @@ export type PlanInput = {
  * @throws RangeError without a workshop: there is nobody to plan for yet
  */
 export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayMinutes, datesOf }: PlanInput): Plan {
-  const facts = settledFacts(known);
+  const facts = settledFacts(dividedFacts(known));
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
   const clocks = clocksOf(conditions);

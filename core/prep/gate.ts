@@ -1,10 +1,10 @@
-import { type Feature, isMetal, type Part, plain } from '#core/facts/index';
+import { type FeatureKind, type FEATURES_KEYED, isMetal, type Part, plain } from '#core/facts/index';
 import { type MendScope, mendOf } from './mendChoice.ts';
 import { markText } from './repairs.ts';
 
 /** The inspection before primer, made from the marks and features of this very part (BRIEF §2, stages 3 to 5). */
 
-const KEYED_BY_HAND: Record<Feature, string> = {
+const KEYED_BY_HAND: Record<(typeof FEATURES_KEYED)[number], string> = {
   edges: 'Edges keyed by hand, none sanded through',
   countersinks: 'Countersinks matt to the bottom: paint pops there first',
   'hole-rims': 'Rims of holes matt all round',
@@ -26,9 +26,13 @@ export function gateItems(part: Part, stripped: boolean, scopeOf: (markId: strin
       if (mend === 'replace') return [`Replaced: ${markText(mark)}`];
       return [`Put right (${plain(mend)}): ${markText(mark)}`];
     }),
-    ...(part.features ?? []).map((feature) => KEYED_BY_HAND[feature]),
+    ...(part.features ?? []).flatMap(({ kind }) => (isKeyed(kind) ? [KEYED_BY_HAND[kind]] : [])),
     ...(part.zones.some((zone) => zone.bare !== undefined) ? ['What stays bare is marked for masking'] : []),
     ...(isMetal(part.material) ? ['Water break: a film of water stays whole'] : []),
   ];
   return items;
+}
+
+function isKeyed(kind: FeatureKind): kind is keyof typeof KEYED_BY_HAND {
+  return Object.hasOwn(KEYED_BY_HAND, kind);
 }

@@ -248,7 +248,11 @@ describe('repairs', () => {
 
 describe('gate and cleaning', () => {
   it('lists what this part has, and the water break on metal', () => {
-    const items = gateItems(part({ features: ['countersinks'], marks: [mark('gouge')] }), true, () => ({ leadExcluded: true }));
+    const items = gateItems(
+      part({ features: [{ id: 'countersinks', kind: 'countersinks', count: 2 }], marks: [mark('gouge')] }),
+      true,
+      () => ({ leadExcluded: true }),
+    );
     expect(items.some((item) => item.includes('Countersinks'))).toBe(true);
     expect(items.some((item) => item.includes('gouge, left'))).toBe(true);
     expect(items.at(-1)).toContain('Water break');

@@ -23,7 +23,7 @@ function sheetMm2(faces: readonly Face[]): number {
 /** Perforated sheet takes double, wire and fine relief half as much again. */
 export function workFactor(part: Part): number {
   if (isPerforated(part)) return PERFORATED;
-  return isWire(part) || part.features?.includes('raised-detail') ? FINE_RELIEF : 1;
+  return isWire(part) || part.features?.some(({ kind }) => kind === 'raised-detail') ? FINE_RELIEF : 1;
 }
 
 function isWire(part: Part): boolean {

@@ -6,14 +6,16 @@ import { bathViolations, rustViolations } from './bare.ts';
 import { filmViolations } from './films.ts';
 import { mixViolations } from './mixes.ts';
 import { airViolations, hourViolations, orderViolations, parcelViolations } from './time.ts';
+import { dividedFacts } from '#core/zones/index';
 import type { PlacedStep, Verified, Violation } from './verified.ts';
 
 /**
  * Checks a plan without the scheduler and without the constraints it was given: every rule is worked out again from the facts and
  * the drying clock, by living through the placed steps in order of time. Empty where the plan keeps them all.
  */
-export function verifyPlan(plan: Plan, facts: Facts, conditions: Conditions): Violation[] {
+export function verifyPlan(plan: Plan, known: Facts, conditions: Conditions): Violation[] {
   const steps = plan.steps.filter(isPlaced).sort((a, b) => a.placed.start - b.placed.start || a.placed.end - b.placed.end);
+  const facts = dividedFacts(known);
   const verified: Verified = { plan, facts, conditions, clocks: clocksOf(conditions), steps };
   return [
     ...hourViolations(verified),

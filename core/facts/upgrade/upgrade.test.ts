@@ -11,6 +11,8 @@ const read = (text: string) => {
   return answer.value;
 };
 
+const withoutFeatures = ({ features: _features, ...part }: { features?: unknown }) => part;
+
 describe('files of earlier versions', () => {
   it('are read as files of today', () => {
     for (let version = 1; version < FORMAT_VERSION; version++) expect(read(frozen(version)).version).toBe(FORMAT_VERSION);
@@ -32,7 +34,22 @@ describe('files of earlier versions', () => {
     expect(facts.events).toEqual(old.events);
     for (const name of ['places', 'sheets', 'products', 'cans', 'shops', 'offers', 'agreed'] as const)
       expect(facts[name]).toEqual(old[name]);
-    expect(facts.pieces.map((piece) => piece.parts)).toEqual(old.pieces.map((piece: { parts: unknown }) => piece.parts));
+    expect(facts.pieces.map((piece) => piece.parts.map(withoutFeatures))).toEqual(
+      old.pieces.map((piece: { parts: object[] }) => piece.parts.map(withoutFeatures)),
+    );
+  });
+
+  it('of version 2: a feature has a count, and nothing else is another', () => {
+    const old = JSON.parse(frozen(2)).facts;
+    const { facts } = read(frozen(2));
+    const tower = facts.pieces.find((piece) => piece.id === 'crane')?.parts.find((part) => part.id === 'tower');
+    expect(tower?.features).toEqual(['edges', 'hole-rims', 'inside-corners'].map((kind) => ({ id: kind, kind, count: 1 })));
+    const { pieces, ...rest } = facts;
+    const { pieces: before, ...others } = old;
+    expect(rest).toEqual(others);
+    expect(pieces.map((piece) => piece.parts.map(withoutFeatures))).toEqual(
+      before.map((piece: { parts: object[] }) => piece.parts.map(withoutFeatures)),
+    );
   });
 
   it('without the lists that came later get empty ones', () => {

@@ -1,3 +1,4 @@
+import { dividedFacts } from '#core/zones/index';
 import { resolveLayer } from '#core/coats/index';
 import {
   AIDS,
@@ -67,7 +68,8 @@ const ROWS: readonly (readonly [name: string, time: keyof FilmTimes, stage: Stag
 const NINETY = 1.645;
 const LOGGED: EndOf = () => Number.POSITIVE_INFINITY;
 
-export function filmsAhead(facts: Facts, now: Minute, conditions: Conditions): FilmsAhead {
+export function filmsAhead(known: Facts, now: Minute, conditions: Conditions): FilmsAhead {
+  const facts = dividedFacts(known);
   const history = historyOf(facts);
   const clocks = clocksOf(conditions);
   const aided = AIDS.map(({ name, change }) => ({ name, clocks: new DryingClocks(changedAir(conditions, change)) }));

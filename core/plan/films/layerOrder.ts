@@ -1,28 +1,47 @@
+import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import type { Part } from '#core/facts/index';
-import { bestOrder, type OrderAnswer, type OrderZone } from '#core/masking/index';
-import { areaMm2 } from '#core/survey/index';
+import { bestOrder, insistedOrder, MOST_COLOURS, type OrderAnswer, type OrderQuestion, type OrderStop } from '#core/masking/index';
+import { areaMm2, paintedFaces } from '#core/survey/index';
 import type { PlanContext } from './context.ts';
 
 /** A layer with its place in the part's own list and the zones it covers, by place; bare zones never. */
-export type PlacedLayer = { readonly index: number; readonly resolved: ResolvedLayer; readonly zones: readonly number[] };
+export type PlacedLayer = {
+  readonly index: number;
+  readonly resolved: ResolvedLayer;
+  readonly zones: readonly number[];
+  /** Later colours beside it are kept from it: its overspray would cost more there than tape. */
+  readonly closed?: boolean;
+};
+
+export type OrderedLayers = {
+  readonly layers: readonly PlacedLayer[];
+  /** The order as planned: the cheapest, or the one insisted on. */
+  readonly masking: OrderAnswer | null;
+  /** Why these colours cannot be laid in any order, or not in the one insisted on. */
+  readonly stop: string | null;
+};
 
 /** Layers in the order they will be laid: as listed, except that colours on disjoint zones go by the masking order. */
-export function layersInOrder(part: Part, context: PlanContext): { layers: PlacedLayer[]; masking: OrderAnswer | null } {
+export function layersInOrder(part: Part, context: PlanContext): OrderedLayers {
   const placed: PlacedLayer[] = part.layers
     .map((layer, index) => ({ index, resolved: resolveLayer(layer, context.facts), zones: zonesOf(part, layer.covers) }))
     .filter((layer) => layer.zones.length > 0);
   const run = colourRun(placed);
-  if (run.length < 2) return { layers: placed, masking: null };
-  const masking = maskingOrder(part, run, placed);
-  const order = part.colourOrder && sameMembers(part.colourOrder, masking.order) ? part.colourOrder : masking.order;
+  if (run.length < 2) return { layers: placed, masking: null, stop: null };
+  if (run.length > MOST_COLOURS)
+    return { layers: placed, masking: null, stop: `More than ${MOST_COLOURS} colours on one part: let some of them be details.` };
+  const answer = maskingOrder(part, run, placed);
+  if ('stop' in answer) return { layers: placed, masking: null, stop: answer.stop };
+  const { order } = answer;
   const begun = (layer: PlacedLayer) => layer.zones.some((zone) => layerBegun(part, zone, layer, context));
   const sorted = [...run].sort(
     (a, b) => Number(begun(b)) - Number(begun(a)) || order.indexOf(a.resolved.layer.id) - order.indexOf(b.resolved.layer.id),
   );
   const at = placed.indexOf(run[0]);
-  const layers = [...placed.slice(0, at), ...sorted, ...placed.slice(at + run.length)];
-  return { layers, masking };
+  const closed = new Set(answer.steps.flatMap((step) => (step.open || step.taped.length === 0 ? [] : [step.zoneId])));
+  const ordered = sorted.map((layer) => (closed.has(layer.resolved.layer.id) ? { ...layer, closed: true } : layer));
+  return { layers: [...placed.slice(0, at), ...ordered, ...placed.slice(at + run.length)], masking: answer, stop: null };
 }
 
 function zonesOf(part: Part, covers: 'all' | readonly string[]): number[] {
@@ -45,23 +64,43 @@ function colourRun(layers: readonly PlacedLayer[]): PlacedLayer[] {
   return [];
 }
 
-function maskingOrder(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[]): OrderAnswer {
-  const owner = new Map(run.flatMap((layer) => layer.zones.map((zone) => [part.zones[zone].id, layer.resolved.layer.id])));
-  const zones: OrderZone[] = run.map((layer) => ({
-    id: layer.resolved.layer.id,
-    name: layer.resolved.name,
-    family: layer.resolved.family,
-    lab: layer.resolved.lab,
-    share: layer.resolved.share,
-    areaCm2: areaMm2(part.faces.filter((face) => layer.zones.includes(part.zones.findIndex((zone) => zone.id === face.zoneId)))) / 100,
-  }));
-  const edges = part.edges.flatMap((edge) => {
-    const [a, b] = [owner.get(edge.a), owner.get(edge.b)];
-    return a && b && a !== b ? [{ ...edge, a, b }] : [];
-  });
-  const ground = all[all.indexOf(run[0]) - 1]?.resolved.lab ?? { l: 60, a: 0, b: 0 };
-  return bestOrder(zones, edges, ground);
+/** The order insisted on where it still names these colours, else the cheapest. */
+function maskingOrder(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[]): OrderAnswer | OrderStop {
+  const question = orderQuestion(part, run, all);
+  const ids = question.zones.map((zone) => zone.id);
+  return part.colourOrder && sameMembers(part.colourOrder, ids) ? insistedOrder(question, part.colourOrder) : bestOrder(question);
 }
+
+function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[]): OrderQuestion {
+  const owner = new Map(run.flatMap((layer) => layer.zones.map((zone) => [part.zones[zone].id, layer.resolved.layer.id])));
+  return {
+    material: part.material,
+    copies: part.copies,
+    zones: run.map(({ resolved, zones }) => {
+      const ids = zones.map((zone) => part.zones[zone].id);
+      const faces = paintedFaces(part, ids);
+      return {
+        id: resolved.layer.id,
+        name: resolved.name,
+        family: resolved.family,
+        lab: resolved.lab,
+        share: resolved.share,
+        transparent: resolved.transparent,
+        areaCm2: areaMm2(part.faces.filter((face) => ids.includes(face.zoneId))) / 100,
+        coatMinutes:
+          NEXT_COAT_SETUP_MINUTES + coatMinutes(faces, resolved.hand, part.copies, coatAmount(faces, resolved, resolved.hand).mlPerCoat),
+      };
+    }),
+    edges: part.edges.flatMap((edge) => {
+      const [a, b] = [owner.get(edge.a), owner.get(edge.b)];
+      return a && b && a !== b ? [{ ...edge, a, b }] : [];
+    }),
+    ground: all[all.indexOf(run[0]) - 1]?.resolved.lab ?? BARE_GROUND,
+  };
+}
+
+/** Bare metal or plastic, where nothing lies below the colours. */
+const BARE_GROUND = { l: 60, a: 0, b: 0 };
 
 function sameMembers(one: readonly string[], other: readonly string[]): boolean {
   return one.length === other.length && one.every((id) => other.includes(id));

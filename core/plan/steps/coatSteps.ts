@@ -1,4 +1,4 @@
-import { coatAmount, coatMinutes, paintIn } from '#core/amounts/index';
+import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
 import { flatRefused, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { Weight } from '#core/facts/index';
@@ -14,8 +14,6 @@ import type { CoatOfStep } from './step.ts';
 
 /** The coats of one layer still to come, each with its paint, its minutes and what it waits for. */
 
-const SPRAY_SETUP_MINUTES = 10;
-const NEXT_COAT_SETUP_MINUTES = 2;
 const TACK_MINUTES = 3;
 const MORE_COPIES_MINUTES = 0.5;
 const MIST_MINUTES = 3;

@@ -47,9 +47,10 @@ class Coating {
     this.#context = context;
     this.#on = on;
     this.#films = new PartFilms(context, chain.of, (layerIndex) => chain.isDone({ stage: 'flat', layerIndex }));
-    const { layers, masking } = layersInOrder(chain.of.part, context);
+    const { layers, masking, stop } = layersInOrder(chain.of.part, context);
     this.#layers = layers;
     this.#masking = masking;
+    if (stop) chain.stop(stop);
   }
 
   build(): Coated {

@@ -10,6 +10,8 @@ import { onceReached } from './constraints.ts';
 
 /** Tape is cut with so much to spare. */
 const SPARE = 1.15;
+/** Of a mask's minutes, what masks of one treatment share: laying out tape, knife and paper. */
+const MASK_SETUP = 2;
 
 /** Zones kept under tape while a layer goes on beside them, by place, and the edges between. */
 export type Keepers = { readonly zones: readonly number[]; readonly edges: Part['edges'] };
@@ -23,7 +25,10 @@ export function keepersOf(part: Part, placed: PlacedLayer, all: readonly PlacedL
   const isColour = ({ resolved }: PlacedLayer) => resolved.role === 'colour' || resolved.role === 'metallic';
   const coloured = (zone: number) => all.slice(0, at).some((layer) => isColour(layer) && layer.zones.includes(zone));
   const coveredLater = (zone: number) => all.slice(at + 1).some((layer) => isColour(layer) && layer.zones.includes(zone));
-  const finished = (zone: number) => !placed.zones.includes(zone) && coloured(zone) && !coveredLater(zone);
+  const finished = (zone: number) =>
+    !placed.zones.includes(zone) &&
+    part.zones[zone].bare === undefined &&
+    (placed.closed === true || (coloured(zone) && !coveredLater(zone)));
   const place = (id: string) => part.zones.findIndex((zone) => zone.id === id);
   const edges = part.edges.filter(({ a, b }) => {
     const [one, other] = [place(a), place(b)];
@@ -48,8 +53,8 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
       layerIndex: placed.index,
       zones: keepers.zones,
       title: `Mask ${names}`,
-      minutes: (minutes.mask + minutes.cover) * part.copies,
-      setup: 2,
+      minutes: (minutes.mask + minutes.cover) * part.copies - MASK_SETUP,
+      setup: MASK_SETUP,
       detail: [
         `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
         ...keepers.edges.flatMap((edge) => (edge.runs ? [`it runs ${edge.runs}`] : [])),

@@ -1,3 +1,4 @@
+import { dividedFacts, dividedPart } from '#core/zones/index';
 import { resolveLayer } from '#core/coats/index';
 import { type Facts, type Mend, type Part, type Piece, type StripMethod, STRIP_METHODS } from '#core/facts/index';
 import {
@@ -31,7 +32,8 @@ export type Preparation = {
 };
 
 /** @throws RangeError without a workshop */
-export function preparationOf(piece: Piece, part: Part, facts: Facts): Preparation {
+export function preparationOf(piece: Piece, asEntered: Part, known: Facts): Preparation {
+  const [part, facts] = [dividedPart(asEntered), dividedFacts(known)];
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet.');
   const context: Pick<PlanContext, 'facts' | 'workshop' | 'history'> = { facts, workshop, history: historyOf(facts) };

@@ -1,5 +1,5 @@
 import type { ResolvedLayer } from '#core/coats/index';
-import { isMetal, staysOf } from '#core/facts/index';
+import { FEATURES_KEYED, isMetal, staysOf } from '#core/facts/index';
 import {
   cleaningPlan,
   gateItems,
@@ -141,7 +141,9 @@ function addSanding(chain: StepChain, context: PlanContext, keeps: boolean, rust
   const grits = surface.rungs.map((rung) => rung.grit);
   const named = listed(grits.map((grit) => `P${grit}`));
   const missing = surface.buy.length > 0 ? `buy ${listed(surface.buy.map((grit) => `P${grit}`))}` : '';
-  const byHand = part.features?.length ? 'edges, rims and corners of the list by hand' : 'edges, countersinks and hole rims by hand';
+  const byHand = part.features?.some(({ kind }) => FEATURES_KEYED.some((own) => own === kind))
+    ? 'edges, rims and corners of the list by hand'
+    : 'edges, countersinks and hole rims by hand';
   const perPaper = keeps ? SCUFF_AT_100CM2 : SAND_AT_100CM2;
   const ref = chain.add(
     {

@@ -80,7 +80,7 @@ const PLAIN_LOOKS: readonly LooksLike[] = ['sheet-case', 'large-panel', 'tank', 
 
 /** What the choice of a method knows of a part beside its material: size, tub, and whether paper and brush reach all of it. */
 export function stripScope(part: Part, piece: Pick<Piece, 'scale' | 'looksLike'>, tub: Workshop['tub']): StripScope {
-  const relief = part.features?.some((feature) => feature === 'raised-detail' || feature === 'vents' || feature === 'inside-corners');
+  const relief = part.features?.some(({ kind }) => kind === 'raised-detail' || kind === 'vents' || kind === 'inside-corners');
   const size = workSize(part);
   return {
     size,

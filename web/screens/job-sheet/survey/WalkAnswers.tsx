@@ -1,4 +1,15 @@
-import { FEATURES, OLD_PAINTS, type Limit, type OldFinish, type Part, type Piece, plain, SERVICES } from '#core/facts/index';
+import {
+  type Feature,
+  FEATURES_KEYED,
+  type FeatureKind,
+  OLD_PAINTS,
+  type Limit,
+  type OldFinish,
+  type Part,
+  type Piece,
+  plain,
+  SERVICES,
+} from '#core/facts/index';
 import type { WalkQuestion } from '#core/survey/index';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -57,10 +68,12 @@ export function WalkAnswers({ piece, question, onAnswer, onLeaveOpen }: Props) {
     case 'features':
       return part ? (
         <Several
-          options={FEATURES}
-          chosen={part.features ?? []}
+          options={FEATURES_KEYED}
+          chosen={(part.features ?? []).map(({ kind }) => kind)}
           none="None of these"
-          onDone={(features) => onAnswer(withPart(piece, part.id, { features }), 'Noted for the gate before primer.')}
+          onDone={(kinds) =>
+            onAnswer(withPart(piece, part.id, { features: withKinds(part.features, kinds) }), 'Noted for the gate before primer.')
+          }
         />
       ) : null;
     case 'service':
@@ -242,4 +255,11 @@ function Elsewhere({
       </button>
     </div>
   );
+}
+
+/** The features keyed by hand as chosen now; those known with a count keep it, and those that are covered stay. */
+function withKinds(known: readonly Feature[] | undefined, kinds: readonly string[]): Feature[] {
+  const covered = (known ?? []).filter(({ kind }) => !FEATURES_KEYED.some((own) => own === kind));
+  const keyed = (kinds as FeatureKind[]).map((kind) => known?.find((own) => own.kind === kind) ?? { id: kind, kind, count: 1 });
+  return [...keyed, ...covered];
 }

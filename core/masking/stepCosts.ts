@@ -1,0 +1,201 @@
+import { coatMinutes, NEXT_COAT_SETUP_MINUTES, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
+import { coatsToHide, joint } from '#core/coats/index';
+import type { Material } from '#core/facts/index';
+import { areaGrowth } from '#core/units/index';
+import { maskMinutes } from './minutes.ts';
+import { addCost, NO_COST, type OrderCost, type OrderQuestion, type OrderZone, totalCost } from './orderTypes.ts';
+import { tapeSafety } from './tapeSafety.ts';
+
+/** What one colour costs, given which zones are painted and which colours were left open: looked up by sets of zones as bits. */
+
+/** A wait for tape-safe, in evening-minutes (BRIEF §9). */
+const WAIT_COST = 30;
+/** 60 evening-minutes × the chance that tape on a tape-safe film lifts it (BRIEF §9). */
+const LIFTING_COST = 60 * 0.02;
+const SCUFF_AT_100CM2 = 3;
+
+/** One colour going on: its place, the sets of painted and of open colours before it, and whether it too is left open. */
+export type Laying = { readonly zone: number; readonly painted: number; readonly open: number; readonly leavesOpen: boolean };
+
+export class StepCosts {
+  readonly #zones: readonly OrderZone[];
+  readonly #copies: number;
+  readonly #pairs: readonly (readonly Pair[])[];
+  /** Zones that each one touches. */
+  readonly #touching: readonly number[];
+  /** Coats that hide the ground below all of them, by zone. */
+  readonly #overGround: readonly number[];
+  /** Evening-minutes of a mask, by zone and by the set under tape. */
+  readonly #masks: readonly Float64Array[];
+  /** Minutes of extra coats by zone and by the set of open colours that reached it; infinite where a joint stops. */
+  readonly #grounds: readonly Float64Array[];
+
+  /** Evening-minutes of what is left to touch each zone once it is painted. */
+  readonly #leaving: Float64Array;
+
+  constructor(question: OrderQuestion) {
+    const { zones, ground } = question;
+    this.#zones = zones;
+    this.#copies = question.copies ?? 1;
+    this.#pairs = zones.map((own) => zones.map((other) => pairOf(own, other, question)));
+    this.#touching = this.#pairs.map((row) => setOf(row.map(({ touch }) => touch)));
+    this.#overGround = zones.map((own) => coatsToHide(ground, own.lab, own.share).coats);
+    this.#masks = zones.map((_, zone) => this.#tableOf(zone, (taped) => totalCost(this.#maskCost(zone, taped))));
+    this.#grounds = zones.map((_, zone) => this.#tableOf(zone, (reached) => this.#extraMinutes(zone, reached)));
+    this.#leaving = Float64Array.from(zones, (zone) => totalCost(leavingCost(zone)));
+  }
+
+  get count(): number {
+    return this.#zones.length;
+  }
+
+  touching(zone: number): number {
+    return this.#touching[zone];
+  }
+
+  lightness(zone: number): number {
+    return this.#zones[zone].lab.l;
+  }
+
+  needsLock(zone: number): boolean {
+    return tapeSafety(this.#zones[zone].family) === 'locked';
+  }
+
+  /** Evening-minutes of laying one colour; infinite where it cannot be laid so. */
+  minutes({ zone, painted, open, leavesOpen }: Laying): number {
+    return this.maskMinutes(zone, painted, leavesOpen) + this.grounds(zone)[open & this.#touching[zone]];
+  }
+
+  /** Of that, what does not hang on the colours left open: its mask, and what it must wait for before the next. */
+  maskMinutes(zone: number, painted: number, leavesOpen: boolean): number {
+    const near = this.#touching[zone];
+    const leaving = (near & ~painted) === 0 ? 0 : this.#leaving[zone];
+    return this.#masks[zone][leavesOpen ? near & painted : near] + leaving;
+  }
+
+  /** And what hangs on them, by the set of open colours that touch it. */
+  grounds(zone: number): Float64Array {
+    return this.#grounds[zone];
+  }
+
+  /** The same by its parts. */
+  parts(laying: Laying): OrderCost {
+    const { zone, painted, open } = laying;
+    const near = this.#touching[zone];
+    const leaving = (near & ~painted) === 0 ? NO_COST : leavingCost(this.#zones[zone]);
+    return addCost(addCost(this.#maskCost(zone, this.taped(laying)), leaving), {
+      ...NO_COST,
+      extraCoats: this.#extraMinutes(zone, open & near),
+    });
+  }
+
+  /** Zones under tape while it goes on. */
+  taped({ zone, painted, leavesOpen }: Laying): number {
+    return leavesOpen ? this.#touching[zone] & painted : this.#touching[zone];
+  }
+
+  /** Why a colour cannot be laid beside what is left to do, or over what reached it; null where it can. */
+  stopOf({ zone, painted, open }: Laying): string | null {
+    const own = this.#zones[zone];
+    const near = this.#touching[zone];
+    if ((near & ~painted) !== 0 && tapeSafety(own.family) === 'never')
+      return `${own.name} can never be taped: it goes on after all that touches it.`;
+    const under = members(open & near).find((other) => this.#pairs[zone][other].stops);
+    if (under === undefined) return null;
+    return showsThrough(own)
+      ? `${own.name} is transparent: overspray of ${this.#zones[under].name} would show through it.`
+      : `${own.name} would not sit on overspray of ${this.#zones[under].name}.`;
+  }
+
+  #tableOf(zone: number, value: (set: number) => number): Float64Array {
+    const table = new Float64Array(1 << this.count);
+    for (let set = 0; set < table.length; set++) if ((set & ~this.#touching[zone]) === 0) table[set] = value(set);
+    return table;
+  }
+
+  /** The start of a mask counts once, its lines and covers add up. */
+  #maskCost(zone: number, taped: number): OrderCost {
+    if (taped === 0) return NO_COST;
+    let [masking, covering] = [BASE.mask + BASE.unmask, 0];
+    for (const other of members(taped)) {
+      masking += this.#pairs[zone][other].line;
+      covering += this.#pairs[zone][other].cover;
+    }
+    return { ...NO_COST, masking: masking * this.#copies, covering: covering * this.#copies, lifting: LIFTING_COST };
+  }
+
+  /** Minutes of the coats it needs more than over the plain ground, for the worst of the grounds that reached it. */
+  #extraMinutes(zone: number, reached: number): number {
+    let most = this.#overGround[zone];
+    for (const other of members(reached)) {
+      const pair = this.#pairs[zone][other];
+      if (pair.stops) return Number.POSITIVE_INFINITY;
+      most = Math.max(most, pair.coats);
+    }
+    return (most - this.#overGround[zone]) * extraCoatMinutes(this.#zones[zone]);
+  }
+}
+
+const BASE = maskMinutes([], 0);
+
+/** One colour beside another. */
+type Pair = {
+  readonly touch: boolean;
+  /** Minutes of the line between, tape on and off, without the start of a mask. */
+  readonly line: number;
+  /** Minutes to cover the other. */
+  readonly cover: number;
+  /** Coats of the one that hide the other. */
+  readonly coats: number;
+  /** It does not sit on the other's overspray. */
+  readonly stops: boolean;
+};
+
+function pairOf(own: OrderZone, other: OrderZone, { edges, material = 'steel' }: OrderQuestion): Pair {
+  const between = edges.filter(
+    ({ a, b, mm }) => own !== other && mm > 0 && ((a === own.id && b === other.id) || (a === other.id && b === own.id)),
+  );
+  const minutes = maskMinutes(between, other.areaCm2);
+  return {
+    touch: between.length > 0,
+    line: minutes.mask + minutes.unmask - BASE.mask - BASE.unmask,
+    cover: minutes.cover,
+    coats: coatsToHide(other.lab, own.lab, own.share).coats,
+    stops: between.length > 0 && (showsThrough(own) || !sitsOn(own, other, material)),
+  };
+}
+
+/** Whether the dried, keyed overspray of another colour carries it. */
+function sitsOn(own: OrderZone, other: OrderZone, material: Material): boolean {
+  const film = { family: other.family, material, state: 'dry' as const, scuffed: true, role: 'colour' as const };
+  return joint(film, { family: own.family, role: 'colour' }).verdict !== 'stop';
+}
+
+function showsThrough({ family, transparent }: OrderZone): boolean {
+  return transparent === true || family === 'candy';
+}
+
+/** What a colour costs that later ones touch: it becomes tape-safe once, under a locking clear where its film is too soft. */
+function leavingCost(own: OrderZone): OrderCost {
+  const safety = tapeSafety(own.family);
+  if (safety === 'never') return { ...NO_COST, waits: Number.POSITIVE_INFINITY };
+  if (safety === 'clock') return { ...NO_COST, waits: WAIT_COST };
+  const locking = SPRAY_SETUP_MINUTES + extraCoatMinutes(own) + SCUFF_AT_100CM2 * areaGrowth(own.areaCm2);
+  return { ...NO_COST, locking, waits: 2 * WAIT_COST };
+}
+
+function extraCoatMinutes({ coatMinutes: known, areaCm2 }: OrderZone): number {
+  const sideMm = Math.sqrt(areaCm2 * 100);
+  return known ?? NEXT_COAT_SETUP_MINUTES + coatMinutes([{ longMm: sideMm, shortMm: sideMm }], 'aerosol', 1);
+}
+
+/** Places in a set, lowest first. */
+export function members(set: number): number[] {
+  const found: number[] = [];
+  for (let rest = set; rest !== 0; rest &= rest - 1) found.push(31 - Math.clz32(rest & -rest));
+  return found;
+}
+
+function setOf(flags: readonly boolean[]): number {
+  return flags.reduce((set, flag, index) => (flag ? set | (1 << index) : set), 0);
+}

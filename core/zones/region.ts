@@ -1,0 +1,68 @@
+import type { Face, Zone } from '#core/facts/index';
+import { areaMm2 } from '#core/survey/index';
+
+/** A stretch of a part while it is being divided: its faces, and how far it reaches round, up and along. */
+export type Region = {
+  readonly zone: Zone;
+  readonly faces: readonly Face[];
+  /** Lengths of the stretches a level line through it is made of, mm: four round a body, one or two across a sheet. */
+  readonly sides: readonly number[];
+  readonly tallMm: number;
+  /** Length of a line across it, all the way round where it goes round, mm. */
+  readonly girthMm: number;
+};
+
+/** As many flat faces as this, or fewer, are a sheet and no body. */
+const SHEET_FACES = 2;
+
+/** A measured zone as a region: a body of four walls and a roof, or a sheet. */
+export function rootRegion(zone: Zone, faces: readonly Face[]): Region {
+  const long = Math.max(0, ...faces.map((face) => Math.max(face.longMm, face.shortMm)));
+  const short = Math.max(0, ...faces.map((face) => Math.min(face.longMm, face.shortMm)));
+  const count = faces.reduce((sum, face) => sum + face.count, 0);
+  return count <= SHEET_FACES
+    ? { zone, faces, sides: Array.from({ length: count }, () => long), tallMm: short, girthMm: short * count }
+    : { zone, faces, sides: [long, long, short, short], tallMm: short, girthMm: 4 * short };
+}
+
+export function regionArea(region: Region): number {
+  return areaMm2(region.faces);
+}
+
+/** Length of a level line through it, mm. */
+export function aroundMm(region: Region): number {
+  return region.sides.reduce((sum, side) => sum + side, 0);
+}
+
+export function lengthMm(region: Region): number {
+  return Math.max(0, ...region.sides);
+}
+
+/** Length of its whole outline, mm: a sheet's four edges, the one open edge of a body. */
+export function outlineMm(region: Region): number {
+  return region.sides.length <= SHEET_FACES ? region.sides.reduce((sum, side) => sum + 2 * (side + region.tallMm), 0) : aroundMm(region);
+}
+
+export function isSeen(region: Region): boolean {
+  return region.faces.some((face) => face.seen);
+}
+
+/** The region's faces with their area times a share, taken off one side of each. */
+export function facesShared(region: Region, share: number, zoneId: string, along: 'longMm' | 'shortMm' = 'shortMm'): Face[] {
+  return region.faces.map((face) => ({
+    ...face,
+    id: `${face.id}.${zoneId}`,
+    zoneId,
+    [along]: face[along] * share,
+    ...(face.holes ? { holes: { ...face.holes, count: face.holes.count * share } } : {}),
+  }));
+}
+
+/** A band of this width all along the region, mm. */
+export function bandFaces(region: Region, widthMm: number, zoneId: string): Face[] {
+  return region.sides.map((side, index) => plainFace(`${zoneId}.${index}`, zoneId, side, widthMm, 1, isSeen(region)));
+}
+
+export function plainFace(id: string, zoneId: string, a: number, b: number, count: number, seen: boolean): Face {
+  return { id, zoneId, longMm: Math.max(a, b), shortMm: Math.min(a, b), count, seen };
+}
