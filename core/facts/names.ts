@@ -110,11 +110,15 @@ export const WORK_STAGES = [
   'promoter',
   'coat',
   'unmask',
+  'detail',
+  'decal',
   'flat',
   'rinse',
   'age',
   'look',
+  'task',
   'fit',
+  'touch-up',
 ] as const;
 export const workStageSchema = z.enum(WORK_STAGES);
 export type WorkStage = z.infer<typeof workStageSchema>;

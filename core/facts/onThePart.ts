@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { copiesSchema, idSchema, labSchema, lengthSchema, moneySchema, nameSchema } from './basics.ts';
+import { copiesSchema, idSchema, labSchema, lengthSchema, nameSchema } from './basics.ts';
 import { familySchema, workStageSchema } from './names.ts';
 
 /** What goes onto a part besides coats: details, decals, tasks of one's own, other parts, and touch-ups at the end. */
@@ -78,16 +78,22 @@ export const taskSchema = z.strictObject({
   after: whenSchema.optional(),
   before: whenSchema.optional(),
   note: z.string().trim().max(200).optional(),
-  /** What must be bought for it, and what that costs. */
-  buy: z.strictObject({ what: nameSchema, price: moneySchema }).optional(),
 });
 export type Task = z.infer<typeof taskSchema>;
 
-export const FIT_STAGES = ['before-paint', 'before-clear', 'after-clear', 'end'] as const;
+export const FIT_STAGES = ['before-paint', 'before-layer', 'after-clear', 'end'] as const;
 export const fitStageSchema = z.enum(FIT_STAGES);
 export type FitStage = z.infer<typeof fitStageSchema>;
 
-export const fitSchema = z.strictObject({ stage: fitStageSchema, onPartId: idSchema.optional() });
+export const fitSchema = z
+  .strictObject({
+    stage: fitStageSchema,
+    onPartId: idSchema.optional(),
+    /** The layer of what it sits on that goes on after it: a clear, or the colour of another zone. */
+    layerId: idSchema.optional(),
+  })
+  .refine((fit) => fit.stage === 'end' || fit.onPartId !== undefined, 'Say which part it goes on.')
+  .refine((fit) => fit.stage !== 'before-layer' || fit.layerId !== undefined, 'Say before which layer it goes on.');
 export type Fit = z.infer<typeof fitSchema>;
 
 /** Damage at fitting, bare screw holes, missed spots. */

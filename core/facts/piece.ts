@@ -241,8 +241,11 @@ export const parcelSchema = z.strictObject({
   /** The day it is said to come; absent: ordered day and lead time. */
   due: dateSchema.optional(),
   arrived: z.boolean(),
-  /** What waits for it: the work on a part, from a stage on where one is named; absent: the fit. */
-  holds: z.strictObject({ partId: idSchema, stage: workStageSchema.optional() }).optional(),
+  /** What waits for it: a task, or the work on a part, from a stage on where one is named; absent: the fit. */
+  holds: z
+    .strictObject({ partId: idSchema.optional(), stage: workStageSchema.optional(), taskId: idSchema.optional() })
+    .refine((holds) => (holds.partId === undefined) !== (holds.taskId === undefined), 'It holds a part or a task, one of the two.')
+    .optional(),
 });
 export type Parcel = z.infer<typeof parcelSchema>;
 
@@ -319,7 +322,7 @@ export const pieceSchema = z
       if (belongsToItself(part.id, piece.parts))
         context.addIssue({ code: 'custom', path: ['parts', i, 'within'], message: 'These parts belong to each other in a circle.' });
     }
-    for (const { path, message } of taskProblems(piece)) context.addIssue({ code: 'custom', path, message });
+    for (const { path, message } of [...taskProblems(piece), ...fitProblems(piece)]) context.addIssue({ code: 'custom', path, message });
   });
 export type Piece = z.infer<typeof pieceSchema>;
 
@@ -331,7 +334,7 @@ function idsNamed(piece: {
   parcels: readonly Parcel[];
   fastenings?: readonly { a: string; b?: string; behind?: string }[];
   bags?: readonly { pictureId?: string }[];
-  tasks?: readonly { partIds: readonly string[] }[];
+  tasks?: readonly { id: string; partIds: readonly string[] }[];
   touchUps?: readonly { partId?: string }[];
   pictures?: readonly { id: string; partId?: string }[];
 }): NamedId[] {
@@ -344,7 +347,10 @@ function idsNamed(piece: {
       ...named(part.within, ['parts', i, 'within'], parts),
       ...(part.marks ?? []).flatMap((mark, k) => named(mark.pin?.pictureId, ['parts', i, 'marks', k, 'pin'], pictures)),
     ]),
-    ...piece.parcels.flatMap((parcel, i) => named(parcel.holds?.partId, ['parcels', i, 'holds', 'partId'], parts)),
+    ...piece.parcels.flatMap((parcel, i) => [
+      ...named(parcel.holds?.partId, ['parcels', i, 'holds', 'partId'], parts),
+      ...named(parcel.holds?.taskId, ['parcels', i, 'holds', 'taskId'], new Set((piece.tasks ?? []).map((task) => task.id))),
+    ]),
     ...(piece.fastenings ?? []).flatMap((own, i) => [
       ...named(own.a, ['fastenings', i, 'a'], parts),
       ...named(own.b, ['fastenings', i, 'b'], parts),
@@ -408,4 +414,25 @@ function comesAfterItself(id: string, tasks: readonly Task[]): boolean {
     open.push(...waitsFor(next));
   }
   return false;
+}
+
+/** A part goes on what is there before it, and never on something that is itself closed into it. */
+function fitProblems({ parts }: { parts: readonly Part[] }): Problem[] {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const enclosed = (part: Part): boolean => {
+    const seen = new Set<string>();
+    for (let host = part.fit?.onPartId; host !== undefined && !seen.has(host); host = byId.get(host)?.fit?.onPartId) {
+      if (host === part.id) return true;
+      seen.add(host);
+    }
+    return false;
+  };
+  return parts.flatMap((part, i): Problem[] => {
+    const path = ['parts', i, 'fit'];
+    if (enclosed(part)) return [{ path, message: `${part.name} would be fitted on what goes on itself: one of them must go on first.` }];
+    const host = byId.get(part.fit?.onPartId ?? '');
+    if (part.fit?.layerId !== undefined && host && !host.layers.some((layer) => layer.id === part.fit?.layerId))
+      return [{ path: [...path, 'layerId'], message: `That layer is not on ${host.name}.` }];
+    return [];
+  });
 }

@@ -24,6 +24,8 @@ export const edgeSchema = z.strictObject({
   b: idSchema,
   mm: z.number('Type a length in millimetres.').min(0, 'A line is not shorter than 0 mm.').max(20_000, 'A line is at most 20 m.'),
   curve: curveSchema,
+  /** The smallest radius along it, mm: it decides the width of the tape. */
+  radiusMm: lengthSchema.optional(),
   /** Where it runs, measured from a fixed feature: lines are mirrored by it. */
   runs: z.string().trim().max(120).optional(),
   /** Sides it has been measured and marked on. */

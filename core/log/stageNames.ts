@@ -28,4 +28,8 @@ export const STAGE_NAMES: Readonly<Record<WorkStage, string>> = {
   'scrap-test': 'Tried on scrap',
   rinse: 'Washed and dried',
   age: 'Aged on purpose',
+  detail: 'Detail done',
+  decal: 'Decal on',
+  task: 'Task done',
+  'touch-up': 'Touched up',
 };

@@ -14,6 +14,7 @@ export type NewLine = {
   readonly bSide: Side;
   readonly mm: number;
   readonly curve: Curve;
+  readonly radiusMm?: number;
 };
 
 export type CutOpen = {
@@ -205,7 +206,17 @@ function cutIsland(region: Region, cut: Cut, island: Island): CutOpen {
         girthMm: island.shortMm * island.count,
       },
     ],
-    lines: [{ a: 0, aSide: 'inner', b: 1, bSide: 'outer', mm: island.outlineMm * island.count, curve: island.curve }],
+    lines: [
+      {
+        a: 0,
+        aSide: 'inner',
+        b: 1,
+        bSide: 'outer',
+        mm: island.outlineMm * island.count,
+        curve: island.curve,
+        ...(island.radiusMm ? { radiusMm: island.radiusMm } : {}),
+      },
+    ],
     heirs: () => [[0, 1]],
   };
 }

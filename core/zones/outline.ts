@@ -8,6 +8,8 @@ export type Island = {
   readonly areaMm2: number;
   readonly outlineMm: number;
   readonly curve: Curve;
+  /** The smallest radius of the outline, mm, where it is round. */
+  readonly radiusMm?: number;
 };
 
 const RADIUS_OF_GENTLE_MM = 50;
@@ -50,7 +52,7 @@ export function shapeOf(shape: MaskShape, mm: number): Omit<Island, 'count'> {
 function round(across: number): Omit<Island, 'count'> {
   const radius = across / 2;
   const curve = radius >= RADIUS_OF_GENTLE_MM ? 'gentle' : 'tight';
-  return { longMm: across, shortMm: across, areaMm2: Math.PI * radius ** 2, outlineMm: Math.PI * across, curve };
+  return { longMm: across, shortMm: across, areaMm2: Math.PI * radius ** 2, outlineMm: Math.PI * across, curve, radiusMm: radius };
 }
 
 const ROUND_FEATURES: readonly FeatureKind[] = ['hubs', 'lamps', 'holes', 'hole-rims', 'pivots', 'tapped-posts'];

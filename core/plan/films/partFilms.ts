@@ -26,6 +26,11 @@ export class PartFilms {
     return this.#films.flatMap((films) => films.slice(-1));
   }
 
+  /** Every film once, one a layer. */
+  get all(): PlannedFilm[] {
+    return [...new Map(this.#films.flat().map((film) => [film.layerId, film])).values()];
+  }
+
   /** Films of one zone, by its place. */
   on(zone: number): readonly PlannedFilm[] {
     return this.#films[zone];

@@ -11,13 +11,18 @@ import type { Constraint } from './constraint.ts';
 import { onceReached, onFilm } from './constraints.ts';
 import { addFlatting, addTapeOff, addUnmaskBare } from './afterCoats.ts';
 import { addRubThrough } from './ageing.ts';
-import { addBareMask, addMask, keepersOf, keptFree } from './masks.ts';
+import { addBareMask, addMask, keepersOf, keepsAny, keptFree } from './masks.ts';
+import { type Dressing, Dressings } from './dressings.ts';
 
 /** The coats of one part, layer by layer in the order it happens: judged, masked, made ready, laid, unmasked, flatted, looked at. */
 
 export type Coated = {
   readonly joints: readonly JointOfPart[];
   readonly masking: OrderAnswer | null;
+  /** Details and decals, and how each sits below and above. */
+  readonly dressings: readonly Dressing[];
+  /** Every film there will be, one a layer. */
+  readonly films: readonly PlannedFilm[];
   /** Top film of each painted zone when all is done. */
   readonly tops: readonly PlannedFilm[];
 };
@@ -41,6 +46,7 @@ class Coating {
   readonly #joints: JointOfPart[] = [];
   readonly #layers: readonly PlacedLayer[];
   readonly #masking: OrderAnswer | null;
+  readonly #dressings: Dressings;
 
   constructor(chain: StepChain, context: PlanContext, on: CoatsOn) {
     this.#chain = chain;
@@ -51,16 +57,21 @@ class Coating {
     this.#layers = layers;
     this.#masking = masking;
     if (stop) chain.stop(stop);
+    this.#dressings = new Dressings(chain, context);
   }
 
   build(): Coated {
     this.#lookAtTrouble();
     const kept = keptFree(this.#chain);
-    if (kept.length > 0 && this.#layers.length > 0) addBareMask(this.#chain, kept);
-    for (const layer of this.#layers) this.#addLayer(layer);
+    if (keepsAny(kept) && this.#layers.length > 0) addBareMask(this.#chain, kept);
+    this.#dressings.addAfter(null, this.#films);
+    for (const layer of this.#layers) {
+      this.#addLayer(layer);
+      this.#dressings.addAfter(layer.resolved.layer.id, this.#films);
+    }
     const [top] = this.#films.tops;
-    if (kept.length > 0 && top) addUnmaskBare(this.#chain, top);
-    return { joints: this.#joints, masking: this.#masking, tops: this.#films.tops };
+    if (keepsAny(kept) && top) addUnmaskBare(this.#chain, top);
+    return { joints: this.#joints, masking: this.#masking, dressings: this.#dressings.all, films: this.#films.all, tops: this.#films.tops };
   }
 
   /** After trouble the coats above wait: let the film cure, then look again. */
@@ -89,6 +100,8 @@ class Coating {
     const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
     const doneCoats = laid?.coats ?? 0;
     this.#judge(placed, doneCoats > 0);
+    const dressed = doneCoats > 0 ? null : this.#dressings.under(placed);
+    if (dressed?.stop) this.#chain.stop(dressed.stop);
     this.#stopForPeople(resolved.family);
     const keepers = keepersOf(this.#chain.of.part, placed, this.#layers);
     if (doneCoats < resolved.layer.coats) {
@@ -104,8 +117,8 @@ class Coating {
         doneCoats,
         masked,
         onBare: this.#needsPromoter(placed, doneCoats),
-        mistFirst: this.#worst(placed)?.verdict === 'care',
-        below: this.#belowFirst(placed),
+        mistFirst: this.#worst(placed)?.verdict === 'care' || dressed?.care === true,
+        below: [...this.#belowFirst(placed), ...(dressed?.constraints ?? [])],
       });
     }
     this.#finishLayer(placed, keepers, doneCoats);

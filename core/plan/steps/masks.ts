@@ -1,5 +1,5 @@
 import type { Part } from '#core/facts/index';
-import { maskMinutes } from '#core/masking/index';
+import { type CoverLine, coversOf, maskMinutes, tapesFor } from '#core/masking/index';
 import { areaMm2 } from '#core/survey/index';
 import { listed, plural } from '#core/units/index';
 import type { PartFilms, PlacedLayer, Ref } from '../films/index.ts';
@@ -44,7 +44,7 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
   const { part } = chain.of;
   const covered = part.faces.filter((face) => keepers.zones.some((zone) => part.zones[zone].id === face.zoneId));
   const minutes = maskMinutes(keepers.edges, areaMm2(covered) / 100);
-  const millimetres = keepers.edges.reduce((sum, edge) => sum + edge.mm, 0) * part.copies;
+  const tapes = tapesFor(keepers.edges).map(({ widthMm, mm }) => ({ spec: `fine line ${widthMm} mm`, mm: mm * part.copies }));
   const tops = keepers.zones.flatMap((zone) => films.on(zone).slice(-1));
   const names = listed(keepers.zones.map((zone) => part.zones[zone].name.toLowerCase()));
   return chain.add(
@@ -56,12 +56,12 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
       minutes: (minutes.mask + minutes.cover) * part.copies - MASK_SETUP,
       setup: MASK_SETUP,
       detail: [
-        `fine line 3 mm, ${Math.round(millimetres)} mm and 15 % spare; burnish, seal the edge`,
+        `${listed(tapes.map(({ spec, mm }) => `${spec}, ${Math.round(mm)} mm`))} and 15 % spare; burnish, seal the edge`,
         ...keepers.edges.flatMap((edge) => (edge.runs ? [`it runs ${edge.runs}`] : [])),
       ].join('; '),
       because,
       supplies: [
-        { kind: 'tape', spec: 'fine line 3 mm', unit: 'm', amount: (millimetres / 1000) * SPARE },
+        ...tapes.map(({ spec, mm }) => ({ kind: 'tape' as const, spec, unit: 'm' as const, amount: (mm / 1000) * SPARE })),
         { kind: 'cover', spec: 'masking paper', unit: 'm', amount: (Math.sqrt(areaMm2(covered)) / 1000) * part.copies * SPARE },
       ],
       treatment: `mask ${names} ${placed.resolved.mix}`,
@@ -70,28 +70,46 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
   );
 }
 
-/** Zones that stay bare, and fragile parts that are masked where they sit, in words. */
-export function keptFree(chain: StepChain): string[] {
+/** What is kept free of paint through all coats: zones that stay bare, parts masked where they sit, openings and works. */
+export type KeptFree = { readonly places: readonly string[]; readonly covers: readonly CoverLine[] };
+
+export function keptFree(chain: StepChain): KeptFree {
   const { piece, part } = chain.of;
   const zones = part.zones.flatMap((zone) => (zone.bare === undefined ? [] : [`${zone.name}: ${zone.bare}`]));
   const inPlace = piece.parts.filter((own) => own.maskedInPlace && own.within === part.id).map((own) => `${own.name}: masked in place`);
-  return [...zones, ...inPlace];
+  return { places: [...zones, ...inPlace], covers: coversOf(part, piece) };
+}
+
+export function keepsAny({ places, covers }: KeptFree): boolean {
+  return places.length + covers.length > 0;
 }
 
 const KEEP_FREE_MINUTES = 3;
+/** Low-tack tape for a place or a taped opening, and liquid mask for a grille. */
+const TAPE_A_PLACE_M = 0.3;
+const LIQUID_MASK_ML = 5;
 
-export function addBareMask(chain: StepChain, kept: readonly string[]): void {
+export function addBareMask(chain: StepChain, { places, covers }: KeptFree): void {
   const { part } = chain.of;
   const copies = part.copies;
+  const taped = places.length + covers.filter(({ cover }) => cover === 'tape' || cover === 'wrap').length;
+  const liquid = covers.filter(({ cover }) => cover === 'liquid-mask').length;
   chain.add({
     stage: 'mask',
     subject: 'bare',
-    title: 'Mask what takes no paint',
-    minutes: KEEP_FREE_MINUTES * kept.length * copies,
+    title: places.length > 0 ? 'Mask what takes no paint' : 'Cover and plug',
+    minutes: (KEEP_FREE_MINUTES * places.length + covers.reduce((sum, { minutes }) => sum + minutes, 0)) * copies,
     setup: 2,
-    detail: kept.join('; '),
-    because: `Paint here would bind, insulate or flake: ${kept.length} ${plural(kept.length, 'place')}${copies > 1 ? ' on each copy' : ''}.`,
-    supplies: [{ kind: 'tape', spec: 'low tack 18 mm', unit: 'm', amount: 0.3 * kept.length * copies }],
+    detail: [...places, ...covers.map(({ text }) => text)].join('; '),
+    because: `Paint here would bind, insulate or flake: ${places.length + covers.length} ${plural(places.length + covers.length, 'place')}${copies > 1 ? ' on each copy' : ''}.`,
+    supplies: [
+      ...(taped > 0
+        ? [{ kind: 'tape' as const, spec: 'low tack 18 mm', unit: 'm' as const, amount: TAPE_A_PLACE_M * taped * copies }]
+        : []),
+      ...(liquid > 0
+        ? [{ kind: 'cover' as const, spec: 'liquid mask', unit: 'mL' as const, amount: LIQUID_MASK_ML * liquid * copies }]
+        : []),
+    ],
     treatment: 'mask what takes no paint',
   });
 }

@@ -7,6 +7,7 @@ import { type JointOfPart, stripChoice, type StripChoice, undecidedZones, withOu
 import { addBareCare } from './bareCare.ts';
 import { type Constraint, renamed } from './constraint.ts';
 import { endOfChain, StepChain } from './chain.ts';
+import type { Dressing } from './dressings.ts';
 import { addLayers, type Coated } from './coats.ts';
 import { after, onceReached } from './constraints.ts';
 import { fitStep, type Fitting } from './fitting.ts';
@@ -15,6 +16,8 @@ import { joinedIntoRows, type RowLimits } from './rows.ts';
 import type { Step } from './step.ts';
 import { addStripping } from './stripping.ts';
 import { flashRusts, keepsPaint } from './surfaceParts.ts';
+import { tasksDone, withTasks } from './taskSteps.ts';
+import { touchUpSteps } from './touchUps.ts';
 import { addMends, addSurfacing, type Surfaced, whileSurfaceServes } from './surfacing.ts';
 import { dryFitStep, teardownSteps } from './teardown.ts';
 import { addMaterialTest, addWash } from './washing.ts';
@@ -27,10 +30,12 @@ export type PieceSteps = {
   readonly strips: ReadonlyMap<string, StripChoice>;
   /** Masking order by the id of each part it was worked out for. */
   readonly masking: ReadonlyMap<string, OrderAnswer>;
+  /** Details and decals with how each sits. */
+  readonly dressings: readonly Dressing[];
   readonly stopped?: string;
 };
 
-const NOTHING: PieceSteps = { steps: [], joints: [], strips: new Map(), masking: new Map() };
+const NOTHING: PieceSteps = { steps: [], joints: [], strips: new Map(), masking: new Map(), dressings: [] };
 const USUAL_LIMITS: RowLimits = { longest: 60 };
 
 /** All steps still to do on a piece, bottom to top, joined into rows where they are one treatment. */
@@ -52,17 +57,24 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
   const made = piece.parts.filter(isPlanned).map((part) => partSteps(piece, part, context, pace));
   const stopped = made.find(({ chain }) => chain.stopped)?.chain.stopped;
   const tried = withDryFit(piece, context, made, pace);
-  const chains = tried.chains.map((steps) => heldByParcels(afterTeardown(steps, teardown.at(-1)), piece, context));
+  const { parts: tied, tasks } = withTasks(
+    piece,
+    made.map(({ part, coated }, index) => ({ part, steps: tried.chains[index], films: coated.films })),
+    context,
+    pace,
+  );
+  const chains = tied.map((steps) => heldByParcels(afterTeardown(steps, teardown.at(-1)), piece, context));
   const inspects = made.flatMap(({ chain }) => chain.toInspect);
   const fit = piece.board ? [] : fitOf(piece, context, made, { stopped, inspects, pace, apart: teardown.at(-1) });
   const own = join ? joinedIntoRows(chains, limits) : chains.flat();
   const rowOf = new Map(own.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
-  const wide = [...tried.dryFit, ...fit].map((step) => onRows(step, rowOf));
+  const wide = [...tried.dryFit, ...tasks, ...fit, ...touchUpSteps(piece, fit[0], context)].map((step) => onRows(step, rowOf));
   return {
     steps: [...teardown, ...own, ...wide],
     joints: made.flatMap(({ coated }) => coated.joints),
     strips: new Map(made.map(({ part, strip }) => [part.id, strip])),
     masking: new Map(made.flatMap(({ part, coated }) => (coated.masking ? [[part.id, coated.masking] as const] : []))),
+    dressings: made.flatMap(({ coated }) => coated.dressings),
     ...(stopped ? { stopped } : {}),
   };
 }
@@ -93,7 +105,7 @@ type MadePart = {
   readonly onOldPaint: boolean;
 };
 
-const NO_COATS: Coated = { joints: [], masking: null, tops: [] };
+const NO_COATS: Coated = { joints: [], masking: null, dressings: [], films: [], tops: [] };
 
 /** Everything that is done to one part. */
 function partSteps(piece: Piece, asEntered: Part, context: PlanContext, pace: WorkPace): MadePart {
@@ -235,5 +247,5 @@ function fitOf(piece: Piece, context: PlanContext, made: readonly MadePart[], ho
   const films = made
     .flatMap(({ coated }) => coated.tops)
     .map((film) => onceReached(film, 'fit', `the ${film.name} must take handling and screws`));
-  return [heldUntilFit({ ...fit, constraints: [...ends, ...films] }, piece, context)];
+  return [heldUntilFit({ ...fit, constraints: [...ends, ...films, ...tasksDone(piece, context)] }, piece, context)];
 }

@@ -33,7 +33,7 @@ export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonl
       ...parcel,
       id: newId(),
       arrived: false,
-      ...(holds ? { holds: { ...holds, partId: own.get(holds.partId) ?? holds.partId } } : {}),
+      ...(holds ? { holds: { ...holds, ...(holds.partId ? { partId: own.get(holds.partId) ?? holds.partId } : {}) } } : {}),
     })),
     guesses: [],
     parts: parts.map((part) => ({

@@ -1,0 +1,69 @@
+import type { BelowFamily, Decal, Detail, Family, Material } from '#core/facts/index';
+import { familyDrying } from '#core/drying/index';
+import { joint } from './joint.ts';
+import type { JointAnswer, JointVerdict } from './jointTypes.ts';
+import { aboveOf } from './stack.ts';
+import type { ResolvedLayer } from './resolve.ts';
+
+/** How details and decals sit on what is below them, and what may go over them (BRIEF §6, §9). */
+
+/** A brushed detail on the dry film of a family; null: on the bare part. */
+export function detailOn(detail: Pick<Detail, 'family'>, below: BelowFamily | null, material: Material): JointAnswer {
+  return joint(
+    { family: below, material, state: 'dry', scuffed: true, role: 'colour' },
+    { family: detail.family, role: 'colour', by: 'brush' },
+  );
+}
+
+/** What goes over a detail that is dry; over markers, gloss dips and drybrushed metal nothing is certain until it is tried. */
+export function overDetail(detail: Pick<Detail, 'family' | 'way' | 'name'>, layer: ResolvedLayer, material: Material): JointAnswer {
+  const answer = joint({ family: detail.family, material, state: 'dry', scuffed: true, role: 'colour' }, aboveOf(layer, false));
+  if (answer.verdict !== 'sits' || !UNTRIED.includes(detail.way)) return answer;
+  const because = `What goes over ${detail.name} is uncertain until it is tried: a scrap first.`;
+  return { ...answer, verdict: 'care', rule: 'markers and drybrush', because };
+}
+
+const UNTRIED: readonly Detail['way'][] = ['pen', 'drybrush'];
+
+/** A clear or colour over a decal that has dried a day; a home-printed one counts as sealed, for that is done first. */
+export function overDecal(decal: Pick<Decal, 'kind' | 'name'>, layer: ResolvedLayer, material: Material): JointAnswer {
+  if (decal.kind === 'vinyl') return VINYL_UNDER;
+  return joint({ family: 'decal', material, state: 'dry', scuffed: true }, aboveOf(layer, false));
+}
+
+const VINYL_UNDER: JointAnswer = {
+  verdict: 'care',
+  rule: 'vinyl',
+  because: 'Clear over self-adhesive vinyl stands up at its edge and may shrink it: mist coats first, a scrap before that.',
+  source: 'default',
+  findings: [],
+};
+
+export type SolventAdvice = { readonly verdict: JointVerdict; readonly because: string };
+
+/**
+ * Wiping back, and washes that are wiped: whether the solvent leaves the film below alone, or a clear must lock it first.
+ * Sits: until when it can be wiped. Stop: no clear of the families there are would bear it either.
+ */
+export function solventOn(family: Family, below: BelowFamily | null, material: Material): SolventAdvice {
+  if (below === null) return { verdict: 'sits', because: 'Nothing lies below it that its thinner could take.' };
+  const direct = detailOn({ family }, below, material).verdict;
+  const touchHours = familyDrying(family).touch;
+  const until = touchHours >= 1 ? `${Math.round(touchHours)} h` : `${Math.round(touchHours * 60)} min`;
+  if (direct === 'sits')
+    return {
+      verdict: 'sits',
+      because: `Its thinner leaves the film below alone: it can be wiped back until it is touch-dry, about ${until}.`,
+    };
+  const lock = LOCKS.find((clear) => detailOn({ family }, clear, material).verdict === 'sits');
+  return lock
+    ? {
+        verdict: 'care',
+        because: `Its thinner softens the film below: lock that under a ${NAMES[lock] ?? lock} clear first, and let it dry.`,
+      }
+    : { verdict: 'stop', because: 'No clear bears its thinner here: do this with a paint of another type, or leave it.' };
+}
+
+/** Clears that can lock a film, mildest first. */
+const LOCKS: readonly Family[] = ['water-acrylic', 'acrylic-lacquer', 'urethane-2k'];
+const NAMES: Partial<Record<Family, string>> = { 'water-acrylic': 'water-type', 'acrylic-lacquer': 'lacquer', 'urethane-2k': '2K' };
