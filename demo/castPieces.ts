@@ -18,28 +18,52 @@ export function tram(): Piece {
     budget: 5500,
     createdAt: demoTime(-20 * 1440),
     swatches: ['#e6dcc0', '#1d4b78', '#3c4146'],
-    parcels: [{ id: 'decals', name: 'Number decals', price: 640, due: '2026-11-28', arrived: false }],
+    parcels: [
+      { id: 'decals', name: 'Number decals', price: 640, due: '2026-11-28', arrived: false, holds: { partId: 'body', stage: 'decal' } },
+    ],
     parts: [
       simplePart('body', 'Body', {
         material: 'zinc',
         pegs: [2],
-        zones: [
-          { id: 'upper', name: 'Upper' },
-          { id: 'waist', name: 'Waist and below' },
+        faces: [face('sides', 128, 42, 2), face('ends', 38, 42, 2), face('roof', 128, 38)],
+        cuts: [
+          {
+            id: 'waist',
+            of: 'all',
+            how: 'stripe',
+            numbers: { mm: 2, fromMm: 18 },
+            at: demoTime(-19 * 1440),
+            into: [
+              { id: 'upper', name: 'Upper' },
+              { id: 'line', name: 'Waist line' },
+              { id: 'lower', name: 'Lower' },
+            ],
+          },
         ],
-        faces: [
-          face('sides-up', 128, 24, 2, 'upper'),
-          face('ends-up', 38, 24, 2, 'upper'),
-          face('roof', 128, 38, 1, 'upper'),
-          face('sides-low', 128, 18, 2, 'waist'),
-          face('ends-low', 38, 18, 2, 'waist'),
+        features: [
+          { id: 'windows', kind: 'windows', count: 12, mm: 11 },
+          { id: 'arches', kind: 'arches', count: 4, mm: 16 },
         ],
-        edges: [{ a: 'upper', b: 'waist', mm: 332, curve: 'straight' }],
         layers: [
           coatsOf('primer', 'primer-white', 2, { flatAfter: 800 }),
           coatsOf('ivory', 'ivory', 3, { covers: ['upper'] }),
-          coatsOf('blue', 'estuary', 3, { covers: ['waist'] }),
+          coatsOf('line', 'slate', 2, { covers: ['line'] }),
+          coatsOf('blue', 'estuary', 3, { covers: ['lower'] }),
           coatsOf('clear', 'satin', 2),
+        ],
+        decals: [
+          {
+            id: 'number',
+            name: 'number 7',
+            zoneId: 'lower',
+            after: 'blue',
+            kind: 'waterslide',
+            count: 2,
+            spare: true,
+            longMm: 9,
+            shortMm: 6,
+            at: '20 mm behind the front door',
+          },
         ],
       }),
       simplePart('underframe', 'Underframe', {
@@ -78,12 +102,41 @@ export function roller(): Piece {
         material: 'zinc',
         faces: [face('body', 96, 38, 5)],
         layers: [coatsOf('primer-f', 'primer-grey', 2, { flatAfter: 800 }), coatsOf('green-f', 'lock-green', 3)],
+        details: [
+          {
+            id: 'plate',
+            name: 'maker’s plate, light grey',
+            zoneId: 'all',
+            after: 'green-f',
+            way: 'brush',
+            family: 'water-acrylic',
+            lab: { l: 70, a: -1, b: -2 },
+            count: 1,
+          },
+        ],
         pegs: [7],
       }),
       simplePart('drum', 'Drum', {
         material: 'zinc',
         faces: [face('shell', 94, 40), face('ends', 30, 30, 2)],
-        layers: [coatsOf('primer-d', 'primer-grey', 2, { flatAfter: 800 }), coatsOf('green-d', 'lock-green', 3)],
+        cuts: [
+          {
+            id: 'drum-rim',
+            of: 'all',
+            how: 'rim',
+            numbers: { mm: 2 },
+            at: demoTime(-14 * 1440),
+            into: [
+              { id: 'shell', name: 'Shell' },
+              { id: 'rim', name: 'Rim' },
+            ],
+          },
+        ],
+        layers: [
+          coatsOf('primer-d', 'primer-grey', 2, { flatAfter: 800 }),
+          coatsOf('green-d', 'lock-green', 3),
+          coatsOf('rim-d', 'soot', 2, { covers: ['rim'] }),
+        ],
         pegs: [8],
       }),
       simplePart('canopy', 'Canopy', {

@@ -7,11 +7,15 @@ import { demoTime } from './facts.ts';
 export function demoLog(facts: Facts): LogEvent[] {
   const log = new DemoLog(facts);
   log.bareMetal('tram', -6 * 1440);
+  log.step('tram', 'body', 'mask', 'bare', -4 * 1440 - 60);
   for (const part of ['underframe', 'wheels']) log.coats('tram', part, 0, 2, -3 * 1440, 20);
   for (const part of ['underframe', 'wheels']) log.coats('tram', part, 1, 2, -2 * 1440, 20);
   log.coats('tram', 'body', 0, 2, -4 * 1440, 20);
   log.step('tram', 'body', 'flat', 'primer', -3 * 1440);
-  log.coats('tram', 'body', 1, 3, -1440 - 60, 20);
+  log.coats('tram', 'body', 1, 3, -2 * 1440 - 90, 20);
+  log.step('tram', 'body', 'mask', 'line', -1440 - 120);
+  log.coats('tram', 'body', 2, 2, -1440 - 60, 20);
+  log.step('tram', 'body', 'unmask', 'line', -1440 - 45);
 
   log.bareMetal('roller', -5 * 1440);
   for (const part of ['frame', 'drum']) log.coats('roller', part, 0, 2, -3 * 1440, 20);

@@ -1,42 +1,46 @@
-import type { BelowFamily, Decal, Detail, Family, Material } from '#core/facts/index';
+import { type BelowFamily, type Decal, type Detail, type Family, type Material, plain } from '#core/facts/index';
 import { familyDrying } from '#core/drying/index';
-import { joint } from './joint.ts';
-import type { JointAnswer, JointVerdict } from './jointTypes.ts';
+import { capital } from '#core/units/index';
+import { biteAgainstResistance } from './biteRule.ts';
+import type { Above, Below, Finding, JointVerdict } from './jointTypes.ts';
+import { namedPair } from './namedPairs.ts';
 import { aboveOf } from './stack.ts';
 import type { ResolvedLayer } from './resolve.ts';
 
 /** How details and decals sit on what is below them, and what may go over them (BRIEF §6, §9). */
 
-/** A brushed detail on the dry film of a family; null: on the bare part. */
-export function detailOn(detail: Pick<Detail, 'family'>, below: BelowFamily | null, material: Material): JointAnswer {
-  return joint(
-    { family: below, material, state: 'dry', scuffed: true, role: 'colour' },
-    { family: detail.family, role: 'colour', by: 'brush' },
-  );
+/** A brushed detail on the dry film of a family; null: on the bare part. Nobody keys a film for it: only the solvent is judged. */
+export function detailOn(detail: Pick<Detail, 'family'>, below: BelowFamily | null, material: Material): Finding {
+  return solventOver({ family: below, material, state: 'dry', role: 'colour' }, { family: detail.family, role: 'colour', by: 'brush' });
 }
 
-/** What goes over a detail that is dry; over markers, gloss dips and drybrushed metal nothing is certain until it is tried. */
-export function overDetail(detail: Pick<Detail, 'family' | 'way' | 'name'>, layer: ResolvedLayer, material: Material): JointAnswer {
-  const answer = joint({ family: detail.family, material, state: 'dry', scuffed: true, role: 'colour' }, aboveOf(layer, false));
+/** What goes over a detail that is dry; over markers and drybrushed metal nothing is certain until it is tried. */
+export function overDetail(detail: Pick<Detail, 'family' | 'way' | 'name'>, layer: ResolvedLayer, material: Material): Finding {
+  const answer = solventOver({ family: detail.family, material, state: 'dry', role: 'colour' }, aboveOf(layer, false));
   if (answer.verdict !== 'sits' || !UNTRIED.includes(detail.way)) return answer;
   const because = `What goes over ${detail.name} is uncertain until it is tried: a scrap first.`;
-  return { ...answer, verdict: 'care', rule: 'markers and drybrush', because };
+  return { verdict: 'care', rule: 'markers and drybrush', because };
 }
 
 const UNTRIED: readonly Detail['way'][] = ['pen', 'drybrush'];
 
 /** A clear or colour over a decal that has dried a day; a home-printed one counts as sealed, for that is done first. */
-export function overDecal(decal: Pick<Decal, 'kind' | 'name'>, layer: ResolvedLayer, material: Material): JointAnswer {
+export function overDecal(decal: Pick<Decal, 'kind'>, layer: ResolvedLayer, material: Material): Finding {
   if (decal.kind === 'vinyl') return VINYL_UNDER;
-  return joint({ family: 'decal', material, state: 'dry', scuffed: true }, aboveOf(layer, false));
+  return solventOver({ family: 'decal', material, state: 'dry' }, aboveOf(layer, false));
 }
 
-const VINYL_UNDER: JointAnswer = {
+/** The same paint fuses with itself; else a named pair speaks, else bite against resistance. */
+function solventOver(below: Below, above: Above): Finding {
+  if (below.family !== null && below.family === above.family)
+    return { verdict: 'sits', rule: '2 same family', because: `${capital(plain(above.family))} goes on itself.` };
+  return (below.family === null ? null : namedPair(below, above)) ?? biteAgainstResistance(below, above);
+}
+
+const VINYL_UNDER: Finding = {
   verdict: 'care',
   rule: 'vinyl',
   because: 'Clear over self-adhesive vinyl stands up at its edge and may shrink it: mist coats first, a scrap before that.',
-  source: 'default',
-  findings: [],
 };
 
 export type SolventAdvice = { readonly verdict: JointVerdict; readonly because: string };

@@ -35,3 +35,8 @@ export function withZone<P extends { zones: Zone[]; cuts?: Cut[] }>(part: P, zon
     ...(part.cuts ? { cuts: part.cuts.map((cut) => ({ ...cut, into: changed(cut.into) })) } : {}),
   };
 }
+
+/** Some zone of it gets paint: not all of it stays bare by choice. */
+export function hasPaintedZone(part: Divided): boolean {
+  return standingZones(part).some((zone) => zone.bare === undefined);
+}

@@ -17,7 +17,7 @@ export type Zone = z.infer<typeof zoneSchema>;
 
 /**
  * Where two zones meet: the tape line. Between zones that were never cut it is measured; between others it corrects what follows
- * from the cuts, and 0 mm says that they do not meet.
+ * from the cuts, and 0 mm says that they neither meet nor reach each other.
  */
 export const edgeSchema = z.strictObject({
   a: idSchema,

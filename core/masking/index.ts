@@ -1,3 +1,5 @@
+export { type Laid, type Nest, nested, shapesToCut, type Wanted } from './nesting.ts';
+export { templateSvg } from './template.ts';
 export { type Grouped, groupedColours } from './grouped.ts';
 export { type CoverLine, coversOf, usualCover } from './covers.ts';
 export { fineLineFor, type TapeNeed, tapesFor } from './tapes.ts';
@@ -13,4 +15,3 @@ export {
   totalCost,
 } from './orderTypes.ts';
 export { type TapeSafety, tapeSafety } from './tapeSafety.ts';
-export { type Division, DIVISIONS, dividePart } from './divide.ts';

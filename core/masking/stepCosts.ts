@@ -152,9 +152,7 @@ type Pair = {
 };
 
 function pairOf(own: OrderZone, other: OrderZone, { edges, material = 'steel' }: OrderQuestion): Pair {
-  const between = edges.filter(
-    ({ a, b, mm }) => own !== other && mm > 0 && ((a === own.id && b === other.id) || (a === other.id && b === own.id)),
-  );
+  const between = edges.filter(({ a, b }) => own !== other && ((a === own.id && b === other.id) || (a === other.id && b === own.id)));
   const minutes = maskMinutes(between, other.areaCm2);
   return {
     touch: between.length > 0,

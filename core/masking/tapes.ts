@@ -23,7 +23,7 @@ export type TapeNeed = { readonly widthMm: number; readonly mm: number };
 
 /** Millimetres of each fine-line width along these edges, widest first. */
 export function tapesFor(edges: readonly Pick<Edge, 'mm' | 'curve' | 'radiusMm'>[]): TapeNeed[] {
-  const widths = [...new Set(edges.map(fineLineFor))].sort((a, b) => b - a);
+  const widths = [...new Set(edges.filter(({ mm }) => mm > 0).map(fineLineFor))].sort((a, b) => b - a);
   return widths.map((widthMm) => ({
     widthMm,
     mm: edges.filter((edge) => fineLineFor(edge) === widthMm).reduce((sum, edge) => sum + edge.mm, 0),

@@ -30,9 +30,9 @@ describe('the demo plan', () => {
   it('lets tape go on the tram now and sprays the blue inside its mask', () => {
     expect(demoPlan.hanging.find((part) => part.partId === 'body')?.state).toBe('tape-safe');
     const steps = stepsOf(demoPlan, 'tram').map((step) => step.title);
-    expect(steps[0]).toBe('Mask upper');
+    expect(steps[0]).toBe('Mask waist line and upper');
     expect(steps).toContain('Tape off, Turnstone estuary blue');
-    expect(demoPlan.pieces.find((piece) => piece.pieceId === 'tram')?.steps.masking.get('body')?.order).toEqual(['ivory', 'blue']);
+    expect(demoPlan.pieces.find((piece) => piece.pieceId === 'tram')?.steps.masking.get('body')?.order).toEqual(['ivory', 'line', 'blue']);
   });
   it('shuts the roller frame in 35 minutes and paints it first; the drum missed its window and reopens', () => {
     const shuts = demoPlan.moments.find((moment) => moment.kind === 'shuts' && moment.pegs.includes(7));
@@ -71,7 +71,7 @@ describe('the demo plan', () => {
   it('has one can too low, one late parcel, one batch shared by two pieces and a finished piece', () => {
     expect(demoPlan.purchases.shops.flatMap((shop) => shop.lines.map((line) => line.mix))).toContain('buoy-red');
     expect(demoPlan.needs.find((need) => need.mix === 'buoy-red')?.shelfMl).toBeGreaterThan(0);
-    expect(stepsOf(demoPlan, 'tram').at(-1)?.notBeforeWhy).toContain('overdue');
+    expect(stepsOf(demoPlan, 'tram').find((step) => step.stage === 'decal')?.notBeforeWhy).toContain('overdue');
     const together = demoPlan.sessions.filter((session) => {
       const grey = demoPlan.steps.filter((step) => session.stepIds.includes(step.id) && step.coat?.mix === 'primer-grey');
       return new Set(grey.map((step) => step.pieceId)).size > 1;

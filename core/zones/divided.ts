@@ -1,4 +1,5 @@
 import { type Edge, type Face, type Facts, type LogEvent, type Part, type Piece, standingFor } from '#core/facts/index';
+import { type PaintedFace, paintedFaces } from '#core/survey/index';
 import { type CutOpen, cutOpen, type Side } from './cutting.ts';
 import { type Region, rootRegion } from './region.ts';
 
@@ -22,19 +23,52 @@ const DIVIDED = new WeakMap<Part, Part>();
 export type SidedEdge = Edge & { readonly aSide: Side; readonly bSide: Side };
 export type Dividing = { readonly regions: readonly Region[]; readonly lines: readonly SidedEdge[] };
 
+/** Every zone there is or was with the faces it had, by the zones of the divided part: spraying all of it is spraying these. */
+type Wholes = { readonly stored: Part; readonly faces: ReadonlyMap<string, readonly Face[]> };
+const WHOLES = new WeakMap<Part['zones'], Wholes>();
+
 function dividedAnew(part: Part): Part {
-  const { regions, lines } = dividing(part);
+  const state = dividing(part);
+  const { regions } = state;
+  const lines = [...state.lines, ...nearPairs(state, part.edges)];
   const expand = (ids: readonly string[]) => [...new Set(ids.flatMap((id) => standingFor(part, id)))];
+  const zones = regions.map(({ zone }) => zone);
+  WHOLES.set(zones, { stored: part, faces: facesOfEach(part) });
   return {
     ...part,
     cuts: [],
-    zones: regions.map(({ zone }) => zone),
+    zones,
     faces: regions.flatMap(({ faces }) => faces) as Face[],
     edges: lines.map(({ aSide: _a, bSide: _b, ...edge }) => edge),
     layers: part.layers.map((layer) => (layer.covers === 'all' ? layer : { ...layer, covers: expand(layer.covers) })),
     ...(part.details ? { details: part.details.map((own) => ({ ...own, zoneId: standingFor(part, own.zoneId)[0] })) } : {}),
     ...(part.decals ? { decals: part.decals.map((own) => ({ ...own, zoneId: standingFor(part, own.zoneId)[0] })) } : {}),
   };
+}
+
+function facesOfEach(part: Part): Map<string, readonly Face[]> {
+  const stages = [0, ...(part.cuts ?? []).map((_, index) => index + 1)];
+  return new Map(stages.flatMap((upTo) => dividing(part, upTo).regions.map((region) => [region.zone.id, region.faces] as const)));
+}
+
+/**
+ * Faces that a coat on these zones is sprayed over: where it covers all that a zone was cut into, that zone's own faces, for the
+ * gun knows nothing of the cuts; elsewhere each stretch by itself. Bare zones get no paint.
+ */
+export function facesToPaint(part: Part, zoneIds: readonly string[]): PaintedFace[] {
+  const whole = WHOLES.get(part.zones);
+  if (!whole) return paintedFaces(part, zoneIds);
+  const { stored, faces } = whole;
+  const painted = new Set(part.zones.filter((zone) => zone.bare === undefined && zoneIds.includes(zone.id)).map((zone) => zone.id));
+  const under = (zoneId: string): readonly Face[] => {
+    const standing = standingFor(stored, zoneId);
+    if (standing.every((id) => painted.has(id))) return (faces.get(zoneId) ?? []).map((face) => ({ ...face, zoneId }));
+    const cut = stored.cuts?.find((own) => own.of === zoneId && own.merged !== true);
+    return cut ? cut.into.flatMap((zone) => under(zone.id)) : [];
+  };
+  const covered = stored.zones.flatMap((zone) => under(zone.id));
+  const zones = [...new Set(covered.map((face) => face.zoneId))].map((id) => ({ id, name: id }));
+  return paintedFaces({ ...part, zones, faces: [...covered] }, 'all');
 }
 
 /** Regions and sided lines of a part after its first `upTo` cuts; absent: after all. */
@@ -91,6 +125,24 @@ function corrected(lines: readonly SidedEdge[], edges: readonly Edge[], regions:
     .filter((edge) => !lines.some((line) => isOf(edge, line)))
     .map((edge): SidedEdge => ({ ...edge, aSide: 'outer', bSide: 'outer' }));
   return [...kept, ...added].filter(({ mm }) => mm > 0);
+}
+
+/** Overspray carries so far past a narrow zone under tape, mm. */
+const REACH_MM = 30;
+
+/**
+ * Zones that do not touch but lie so near, with a narrow band between, that overspray reaches over it: a line of 0 mm between
+ * them, which takes a cover and no tape. The person may say that it does not reach.
+ */
+function nearPairs({ regions, lines }: Dividing, said: readonly Edge[]): SidedEdge[] {
+  const beside = (id: string, side: Side) =>
+    lines.flatMap((line) => (line.a === id && line.aSide === side ? [line.b] : line.b === id && line.bSide === side ? [line.a] : []));
+  const met = new Set([...lines, ...said].flatMap(({ a, b }) => [`${a} ${b}`, `${b} ${a}`]));
+  return regions
+    .filter(({ tallMm }) => tallMm < REACH_MM)
+    .flatMap(({ zone }) => beside(zone.id, 'top').flatMap((a) => beside(zone.id, 'bottom').map((b) => ({ a, b }))))
+    .filter(({ a, b }) => a !== b && !met.has(`${a} ${b}`))
+    .map(({ a, b }) => ({ a, b, mm: 0, curve: 'straight', aSide: 'bottom', bSide: 'top' }));
 }
 
 /** All facts with every part divided and the log told of the zones that stand: what was laid on a zone lies on all it became. */

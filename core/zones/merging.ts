@@ -1,5 +1,5 @@
-import { type Cut, type LogEvent, type Part, standingFor } from '#core/facts/index';
-import { dividedPart } from './divided.ts';
+import { type Cut, type Facts, type LogEvent, type Part, standingEvents, standingFor } from '#core/facts/index';
+import { dividedFacts, dividedPart } from './divided.ts';
 
 /** Putting a division back together: only where its zones bear the same films, laid and wished for. */
 
@@ -52,4 +52,18 @@ export function lastCut(part: Part): Cut | null {
   return (
     part.cuts?.filter((cut) => cut.merged !== true && cut.into.every((zone) => standingFor(part, zone.id)[0] === zone.id)).at(-1) ?? null
   );
+}
+
+/** Layers of the coats that lie on each zone of a part, bottom first, as the log has it. */
+export function coatsLaidOn(facts: Facts, pieceId: string, partId: string): (zoneId: string) => string[] {
+  const events = standingEvents(dividedFacts(facts).events);
+  return (zoneId) =>
+    events.flatMap((event) =>
+      event.kind === 'done' &&
+      event.pieceId === pieceId &&
+      event.coat &&
+      event.on.some((own) => own.partId === partId && own.zoneIds.includes(zoneId))
+        ? [event.coat.layerId]
+        : [],
+    );
 }

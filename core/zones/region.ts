@@ -15,14 +15,31 @@ export type Region = {
 /** As many flat faces as this, or fewer, are a sheet and no body. */
 const SHEET_FACES = 2;
 
-/** A measured zone as a region: a body of four walls and a roof, or a sheet. */
+/** A measured zone as a region: a sheet; a box known by its roof; else a body as deep as it is tall. */
 export function rootRegion(zone: Zone, faces: readonly Face[]): Region {
-  const long = Math.max(0, ...faces.map((face) => Math.max(face.longMm, face.shortMm)));
-  const short = Math.max(0, ...faces.map((face) => Math.min(face.longMm, face.shortMm)));
+  const [long, short] = [Math.max, Math.min].map((pick) => Math.max(0, ...faces.map((face) => pick(face.longMm, face.shortMm))));
   const count = faces.reduce((sum, face) => sum + face.count, 0);
-  return count <= SHEET_FACES
-    ? { zone, faces, sides: Array.from({ length: count }, () => long), tallMm: short, girthMm: short * count }
-    : { zone, faces, sides: [long, long, short, short], tallMm: short, girthMm: 4 * short };
+  if (count <= SHEET_FACES) return { zone, faces, sides: Array.from({ length: count }, () => long), tallMm: short, girthMm: short * count };
+  const box = boxOf(faces) ?? { longMm: long, wideMm: short, tallMm: short };
+  return {
+    zone,
+    faces,
+    sides: [box.longMm, box.longMm, box.wideMm, box.wideMm],
+    tallMm: box.tallMm,
+    girthMm: 2 * (box.wideMm + box.tallMm),
+  };
+}
+
+/** A box by its one roof, whose two sides its walls share; null for other bodies. */
+function boxOf(faces: readonly Face[]): { readonly longMm: number; readonly wideMm: number; readonly tallMm: number } | null {
+  for (const roof of faces.filter((face) => face.count === 1)) {
+    const walls = (side: number) => faces.filter((face) => face !== roof && (face.longMm === side || face.shortMm === side));
+    const [longWalls, endWalls] = [walls(roof.longMm), walls(roof.shortMm)];
+    const up = (wall: Face, side: number) => (wall.longMm === side ? wall.shortMm : wall.longMm);
+    const tall = Math.max(0, ...longWalls.map((wall) => up(wall, roof.longMm)));
+    if (endWalls.some((wall) => up(wall, roof.shortMm) === tall)) return { longMm: roof.longMm, wideMm: roof.shortMm, tallMm: tall };
+  }
+  return null;
 }
 
 export function regionArea(region: Region): number {

@@ -4,6 +4,8 @@ import { islandOf } from './outline.ts';
 /** A part drawn from the side, zone by zone, in a frame of 1 by 1: what lies in another comes after it. */
 
 export type DrawnZone = {
+  /** Its place in the drawing. */
+  readonly key: string;
   readonly zoneId: string;
   readonly shape: 'area' | 'frame' | MaskShape;
   readonly x: number;
@@ -23,7 +25,7 @@ export function schematic(part: Part, shareOf: (zoneId: string) => number): Draw
   const cutOf = new Map((part.cuts ?? []).filter((cut) => cut.merged !== true).map((cut) => [cut.of, cut] as const));
   const draw: Draw = (zoneId, frame, shape = 'area') => {
     const cut = cutOf.get(zoneId);
-    return cut ? drawCut(cut, frame, draw, shareOf) : [{ zoneId, shape, ...frame }];
+    return cut ? drawCut(cut, frame, draw, shareOf) : [{ key: `${zoneId} ${frame.x} ${frame.y}`, zoneId, shape, ...frame }];
   };
   const roots = part.zones;
   const heights = shared(roots.map((zone) => shareOf(zone.id)));

@@ -14,7 +14,7 @@ import {
   standingZones,
 } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
-import { cutRefused, dividedFacts, dividedPart, firstRefused, lastCut, merged, schematic, shapeOf } from './index.ts';
+import { cutRefused, dividedFacts, dividedPart, facesToPaint, firstRefused, lastCut, merged, schematic, shapeOf } from './index.ts';
 
 const AT = '2026-11-01T10:00:00Z';
 const body = (more: Partial<Part> = {}) =>
@@ -52,13 +52,20 @@ describe('dividing a zone', () => {
     const part = body({ cuts: [cut('band', 'all', 'stripe', { mm: 4, fromMm: 18 })] });
     expect(areaOf(part, 'band-stripe')).toBeCloseTo(4 * 336, 6);
     expect(areaOf(part, 'band-below')).toBeCloseTo(18 * 336, 6);
-    expect(edgesOf(part)).toEqual({ 'band-above|band-stripe': 336, 'band-stripe|band-below': 336 });
-    expect(dividedPart(part).edges.map(({ runs }) => runs)).toEqual(['22 mm above the lower edge', '18 mm above the lower edge']);
+    // Overspray reaches over a band of 4 mm: above and below are covered for each other, without tape.
+    expect(edgesOf(part)).toEqual({ 'band-above|band-stripe': 336, 'band-stripe|band-below': 336, 'band-above|band-below': 0 });
+    expect(dividedPart(part).edges.map(({ runs }) => runs)).toEqual([
+      '22 mm above the lower edge',
+      '18 mm above the lower edge',
+      undefined,
+    ]);
+    const apart = { ...part, edges: [{ a: 'band-below', b: 'band-above', mm: 0, curve: 'straight' as const }] };
+    expect(Object.keys(edgesOf(apart))).toHaveLength(2);
   });
   it('again and again: neighbours stay on the side they were on', () => {
     const part = body({ cuts: [cut('roof', 'all', 'line', { mm: 36 }), cut('waist', 'roof-other', 'line', { mm: 18 })] });
     expect(standingZones(part).map((zone) => zone.id)).toEqual(['roof-one', 'waist-one', 'waist-other']);
-    expect(edgesOf(part)).toEqual({ 'roof-one|waist-one': 336, 'waist-one|waist-other': 336 });
+    expect(edgesOf(part)).toMatchObject({ 'roof-one|waist-one': 336, 'waist-one|waist-other': 336 });
   });
   it('by ends, each keeping its length of the lines it crosses', () => {
     const part = body({ cuts: [cut('waist', 'all', 'line', { mm: 18 }), cut('nose', 'waist-other', 'ends', { mm: 30 })] });
@@ -119,6 +126,21 @@ describe('dividing a zone', () => {
       { a: 'waist-one', b: 'nose-other', mm: 190, curve: 'gentle', runs: 'along the rib' },
       { a: 'nose-one', b: 'nose-other' },
     ]);
+  });
+});
+
+describe('what a coat is sprayed over', () => {
+  const part = body({ cuts: [cut('waist', 'all', 'stripe', { mm: 2, fromMm: 18 }), cut('nose', 'waist-above', 'ends')] });
+  const faces = (ids: string[]) => facesToPaint(dividedPart(part), ids);
+  const everywhere = standingZones(part).map((zone) => zone.id);
+  it('is the whole part, as if it had never been cut, where the coat goes all over', () => {
+    expect(faces(everywhere)).toEqual(facesToPaint(body(), ['all']));
+  });
+  it('is what was cut, where it covers all of that, and each stretch by itself elsewhere', () => {
+    const above = faces(['nose-one', 'nose-other']);
+    expect(above).toHaveLength(1);
+    expect(above[0]).toMatchObject({ longMm: 120, count: 5 });
+    expect(faces(['nose-one', 'waist-stripe']).length).toBeGreaterThan(1);
   });
 });
 
@@ -202,7 +224,7 @@ describe('however a part is divided', () => {
           expect(ids).toContain(a);
           expect(ids).toContain(b);
           expect(a).not.toBe(b);
-          expect(mm).toBeGreaterThan(0);
+          expect(mm).toBeGreaterThanOrEqual(0);
         }
         expect(partSchema.safeParse(part).success).toBe(true);
       }),

@@ -17,6 +17,7 @@ export function useWords() {
       duration: durationText,
       money: (minor: number, about = false) => formatMoney(minor, currency, about),
       length: (mm: number) => formatQuantity(mm, units.length),
+      area: (mm2: number) => `${mm2 < 1000 ? Math.round(mm2 / 10) / 10 : Math.round(mm2 / 100)} cm²`,
       volume: (ml: number) => formatQuantity(ml, units.volume),
       temperature: (celsius: number) => formatQuantity(celsius, units.temperature),
     };

@@ -2,7 +2,8 @@ import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/
 import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import type { Part } from '#core/facts/index';
 import { bestOrder, insistedOrder, MOST_COLOURS, type OrderAnswer, type OrderQuestion, type OrderStop } from '#core/masking/index';
-import { areaMm2, paintedFaces } from '#core/survey/index';
+import { areaMm2 } from '#core/survey/index';
+import { facesToPaint } from '#core/zones/index';
 import type { PlanContext } from './context.ts';
 
 /** A layer with its place in the part's own list and the zones it covers, by place; bare zones never. */
@@ -78,7 +79,7 @@ function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly Pl
     copies: part.copies,
     zones: run.map(({ resolved, zones }) => {
       const ids = zones.map((zone) => part.zones[zone].id);
-      const faces = paintedFaces(part, ids);
+      const faces = facesToPaint(part, ids);
       return {
         id: resolved.layer.id,
         name: resolved.name,

@@ -3,7 +3,8 @@ import { flatRefused, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { Weight } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
-import { paintedFaces, workSize } from '#core/survey/index';
+import { workSize } from '#core/survey/index';
+import { facesToPaint } from '#core/zones/index';
 import { listed, workMinutes } from '#core/units/index';
 import type { PartFilms, PlacedLayer, PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
@@ -85,7 +86,7 @@ function mixesOf(chain: StepChain, placed: PlacedLayer, doneCoats: number): MixR
 
 function facesOf(chain: StepChain, { zones }: PlacedLayer) {
   const { part } = chain.of;
-  return paintedFaces(
+  return facesToPaint(
     part,
     zones.map((zone) => part.zones[zone].id),
   );

@@ -12,7 +12,7 @@ import {
 } from '#core/coats/index';
 import type { Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
-import { paintedFaces } from '#core/survey/index';
+import { facesToPaint } from '#core/zones/index';
 import { layersInOrder, type PlanContext } from '../films/index.ts';
 
 /** One layer as the coat stack draws it, bottom first. */
@@ -27,6 +27,7 @@ export type LayerView = {
   readonly um: number;
   readonly flatAfter?: number;
   readonly zoneNames: readonly string[];
+  readonly zoneIds: readonly string[];
   readonly everywhere: boolean;
   /** Coats that hide the ground it meets; null where hiding is not asked (primer, clear, transparent). */
   readonly coatsToHide: number | null;
@@ -74,7 +75,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     const dark = asks ? grounds.find((ground) => !groundSuits(ground.lab as Lab, resolved.lab)) : undefined;
     if (dark && laidCoats === 0) darkGrounds.push(`${resolved.name} hides weakly: it wants a white or light ground, not ${dark.name}.`);
     const amount = coatAmount(
-      paintedFaces(
+      facesToPaint(
         part,
         zones.map((zone) => part.zones[zone].id),
       ),
@@ -99,6 +100,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       um,
       ...(flatted ? { flatAfter: resolved.layer.flatAfter } : {}),
       zoneNames: zones.map((zone) => part.zones[zone].name),
+      zoneIds: zones.map((zone) => part.zones[zone].id),
       everywhere: zones.length === paintable,
       coatsToHide: hides,
       groundName: grounds[0]?.name ?? 'bare',
@@ -130,7 +132,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       const place = (id: string) => part.zones.findIndex((zone) => zone.id === id);
       const [a, b] = [place(edge.a), place(edge.b)];
       const colour = colourUm(layers, a, b);
-      return colour > 0 ? [{ zones: `${part.zones[a].name} to ${part.zones[b].name}`, um: colour }] : [];
+      return colour > 0 && edge.mm > 0 ? [{ zones: `${part.zones[a].name} to ${part.zones[b].name}`, um: colour }] : [];
     }),
   };
 }

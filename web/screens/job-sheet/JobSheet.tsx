@@ -12,7 +12,7 @@ import { PieceStatus } from '../../views/PieceStatus.tsx';
 import { Coats } from './coats/Coats.tsx';
 import { Dates } from './Dates.tsx';
 import { Finish } from './Finish.tsx';
-import { Masking } from './Masking.tsx';
+import { Masking } from './masking/Masking.tsx';
 import { Money } from './Money.tsx';
 import { RecordSection } from './RecordSection.tsx';
 import { Strip } from './strip/Strip.tsx';

@@ -1,4 +1,4 @@
-import type { Part, Picture, Piece } from '#core/facts/index';
+import { type Part, type Picture, type Piece, withZone, type Zone } from '#core/facts/index';
 import { admissible } from '#core/admission/index';
 import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
@@ -11,6 +11,11 @@ import { useSaving } from '../../app/useFacts.ts';
 /** A piece with one of its parts changed. */
 export function withPart(piece: Piece, partId: string, change: Partial<Part>): Piece {
   return { ...piece, parts: piece.parts.map((own) => (own.id === partId ? { ...own, ...change } : own)) };
+}
+
+/** A piece with one zone of a part changed, wherever that zone is written. */
+export function withZoneOf(piece: Piece, partId: string, zoneId: string, change: (zone: Zone) => Zone): Piece {
+  return { ...piece, parts: piece.parts.map((own) => (own.id === partId ? withZone(own, zoneId, change) : own)) };
 }
 
 /** Saves a piece; what is now known of it no longer allows (a method, a mend, a flatting) is dropped, never sent. */

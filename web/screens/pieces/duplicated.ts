@@ -1,28 +1,71 @@
-import type { Part, Piece } from '#core/facts/index';
+import { type Cut, type Decal, type Detail, type Part, type Piece, type When, type Zone, zoneIdsOf } from '#core/facts/index';
+import { islandOf } from '#core/zones/index';
 import { toIso } from '#core/units/index';
+
+type Copied = { readonly part: Part; readonly layers: ReadonlyMap<string, string> };
 
 /** The same part again with ids of its own, on no peg yet. */
 export function duplicatedPart(part: Part, newId: () => string): Part {
-  const zoneIds = new Map(part.zones.map((zone) => [zone.id, newId()]));
-  const zone = (id: string) => zoneIds.get(id) ?? id;
-  return {
+  return copied(part, newId).part;
+}
+
+function copied(part: Part, newId: () => string): Copied {
+  const zones = new Map([...zoneIdsOf(part)].map((id) => [id, newId()]));
+  const layers = new Map(part.layers.map((layer) => [layer.id, newId()]));
+  const zone = (id: string) => zones.get(id) ?? id;
+  const renamed = (own: Zone): Zone => ({ ...own, id: zone(own.id) });
+  const dressed = <T extends Detail | Decal>(own: T): T => ({
+    ...own,
+    id: newId(),
+    zoneId: zone(own.zoneId),
+    after: own.after === null ? null : (layers.get(own.after) ?? null),
+  });
+  const copy: Part = {
     ...part,
     id: newId(),
     pegs: [],
     colourOrder: undefined,
-    zones: part.zones.map((own) => ({ ...own, id: zone(own.id) })),
+    zones: part.zones.map(renamed),
     faces: part.faces.map((face) => ({ ...face, id: newId(), zoneId: zone(face.zoneId) })),
-    edges: part.edges.map((edge) => ({ ...edge, a: zone(edge.a), b: zone(edge.b) })),
-    layers: part.layers.map((layer) => ({ ...layer, id: newId(), covers: layer.covers === 'all' ? 'all' : layer.covers.map(zone) })),
+    edges: part.edges.map(({ ticked: _measured, ...edge }) => ({ ...edge, a: zone(edge.a), b: zone(edge.b) })),
+    ...(part.cuts
+      ? { cuts: part.cuts.map((cut) => ({ ...untraced(cut), id: newId(), of: zone(cut.of), into: cut.into.map(renamed) })) }
+      : {}),
+    ...(part.details ? { details: part.details.map(dressed) } : {}),
+    ...(part.decals ? { decals: part.decals.map(dressed) } : {}),
+    layers: part.layers.map((layer) => ({
+      ...layer,
+      id: layers.get(layer.id) ?? layer.id,
+      covers: layer.covers === 'all' ? 'all' : layer.covers.map(zone),
+    })),
   };
+  return { part: copy, layers };
+}
+
+/** Pictures stay behind: what was traced on one is kept as a panel of its size. */
+function untraced({ trace, ...cut }: Cut): Cut {
+  const island = trace && islandOf({ ...cut, trace });
+  if (!island) return cut;
+  const longMm = Math.max(0.1, island.longMm);
+  return { ...cut, how: 'panel', numbers: { longMm, shortMm: Math.max(0.1, island.areaMm2 / longMm) } };
 }
 
 /** The same piece again with ids and tags of its own: nothing done to it, nothing ordered for it, no spares in its box. */
 export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonly number[]): Piece {
   const free = Array.from({ length: 40 }, (_, index) => index + 1).filter((peg) => !pegsTaken.includes(peg));
-  const parts = piece.parts.map((part, index) => ({ ...duplicatedPart(part, newId), pegs: free.slice(index, index + 1) }));
+  const copies = piece.parts.map((part) => copied(part, newId));
+  const parts = copies.map(({ part }, index) => ({ ...part, pegs: free.slice(index, index + 1) }));
   const own = new Map(piece.parts.map((part, index) => [part.id, parts[index].id]));
-  const { pictures: _pictures, bags: _bags, fitOrder: _order, spares: _spares, ...kept } = piece;
+  const layers = new Map(copies.flatMap((copy) => [...copy.layers]));
+  const tasks = new Map((piece.tasks ?? []).map((task) => [task.id, newId()]));
+  const partId = (id: string) => own.get(id) ?? id;
+  const when = (at: When | undefined): When | undefined => {
+    if (!at) return undefined;
+    if ('taskId' in at) return { taskId: tasks.get(at.taskId) ?? at.taskId };
+    if ('layerId' in at) return { partId: partId(at.partId), layerId: layers.get(at.layerId) ?? at.layerId };
+    return { ...at, partId: partId(at.partId) };
+  };
+  const { pictures: _pictures, bags: _bags, fitOrder: _order, spares: _spares, touchUps: _touchUps, ...kept } = piece;
   return {
     ...kept,
     id: newId(),
@@ -33,14 +76,35 @@ export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonl
       ...parcel,
       id: newId(),
       arrived: false,
-      ...(holds ? { holds: { ...holds, ...(holds.partId ? { partId: own.get(holds.partId) ?? holds.partId } : {}) } } : {}),
+      ...(holds ? { holds: holdsOf(holds, partId, tasks) } : {}),
     })),
     guesses: [],
     parts: parts.map((part) => ({
       ...part,
       ...(part.within ? { within: own.get(part.within) } : {}),
+      ...(part.fit
+        ? {
+            fit: {
+              ...part.fit,
+              ...(part.fit.onPartId ? { onPartId: partId(part.fit.onPartId) } : {}),
+              ...(part.fit.layerId ? { layerId: layers.get(part.fit.layerId) } : {}),
+            },
+          }
+        : {}),
+      edges: part.edges.map((edge) => (edge.runsOnTo ? { ...edge, runsOnTo: partId(edge.runsOnTo) } : edge)),
       marks: part.marks?.map(({ pin: _pin, ...mark }) => ({ ...mark, id: newId() })),
     })),
+    ...(piece.tasks
+      ? {
+          tasks: piece.tasks.map((task) => ({
+            ...task,
+            id: tasks.get(task.id) ?? task.id,
+            partIds: task.partIds.map(partId),
+            after: when(task.after),
+            before: when(task.before),
+          })),
+        }
+      : {}),
     fastenings: piece.fastenings?.map((fastening) => ({
       ...fastening,
       id: newId(),
@@ -48,5 +112,15 @@ export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonl
       ...(fastening.b ? { b: own.get(fastening.b) } : {}),
       ...(fastening.behind ? { behind: own.get(fastening.behind) } : {}),
     })),
+  };
+}
+
+type Holds = NonNullable<Piece['parcels'][number]['holds']>;
+
+function holdsOf(holds: Holds, partId: (id: string) => string, tasks: ReadonlyMap<string, string>): Holds {
+  return {
+    ...holds,
+    ...(holds.partId ? { partId: partId(holds.partId) } : {}),
+    ...(holds.taskId ? { taskId: tasks.get(holds.taskId) } : {}),
   };
 }

@@ -4,17 +4,18 @@ import type { JointVerdict } from '#core/coats/index';
 import { materialText, type Part } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
 import { FilmPatterns } from '../../../views/filmTextures.tsx';
+import { type Block, stackColumns } from './stackColumns.ts';
 
-const WIDTH = 560;
-const LEFT = 92;
-const BAND = 262;
-const HEIGHT = 372;
-const METAL = 56;
-const LEAST = 22;
+const WIDTH = 600;
+const LEFT = 62;
+const NAMES = 200;
+const HEIGHT = 380;
+const METAL = 52;
+const HEAD = 44;
 
 export type JointMark = { readonly layerId: string; readonly verdict: JointVerdict; readonly laid: boolean };
 
-/** The film in section: layers to scale in micrometres from metal to clear, each joint as line, zigzag or gap. */
+/** The film in section, a column a zone: layers to scale from metal to clear, each joint as line, zigzag or gap. */
 export function CoatStack({
   stack,
   part,
@@ -28,120 +29,171 @@ export function CoatStack({
   chosen: string | null;
   onChoose: (layerId: string) => void;
 }) {
-  const room = HEIGHT - METAL - 16;
-  const total = stack.layers.reduce((sum, layer) => sum + layer.um, 0);
-  const scale = total > 0 ? Math.min(3.6, room / Math.max(total, 1)) : 1;
-  const heights = stack.layers.map((layer) => Math.max(LEAST, layer.um * scale));
-  const sum = heights.reduce((a, b) => a + b, 0);
-  const fit = sum > room ? room / sum : 1;
-  let bottom = HEIGHT - METAL;
-  const bands = stack.layers.map((layer, index) => {
-    const height = heights[index] * fit;
-    bottom -= height;
-    return { layer, y: bottom, height, mark: marks.find((mark) => mark.layerId === layer.layerId) };
-  });
-  const top = Math.max(0, bottom - 14);
+  const painted = part.zones.filter((zone) => zone.bare === undefined);
+  const several = painted.length > 1;
+  const wide = several ? WIDTH - LEFT - NAMES : 262;
+  const bottom = HEIGHT - METAL;
+  const { blocks, labels, zones } = stackColumns(
+    stack.layers,
+    painted.map((zone) => zone.id),
+    { left: LEFT, wide, bottom, room: bottom - (several ? HEAD : 16) },
+  );
+  const top = Math.max(0, Math.min(...zones.map((zone) => zone.top), ...labels.map((label) => label.y - 16)) - (several ? HEAD : 14));
+  const right = LEFT + wide + 18;
   return (
     <svg
       viewBox={`0 ${top} ${WIDTH} ${HEIGHT - top}`}
       className="w-full"
       role="img"
-      aria-label={`${part.name}: ${stack.layers.map((layer) => `${layer.name}, ${Math.round(layer.um)} micrometres`).join('; ')}`}
+      aria-label={`${part.name}: ${stack.layers.map((layer) => `${layer.name}, ${Math.round(layer.um)} micrometres, on ${layer.zoneNames.join(' and ')}`).join('; ')}`}
     >
       <FilmPatterns />
-      <rect x={LEFT} y={HEIGHT - METAL} width={BAND} height={METAL - 4} fill="url(#metal)" stroke="#8a8a8a" />
+      <rect x={LEFT} y={bottom} width={wide} height={METAL - 4} fill="url(#metal)" stroke="#8a8a8a" />
       <Names
-        y={HEIGHT - METAL + 22}
+        x={right}
+        y={bottom + 20}
         title={materialText(part.material)}
         detail={part.finish === 'bare' ? 'bare, keyed' : 'stripped, keyed'}
       />
-      {bands.map(({ layer, y, height }) => (
+      {blocks.map((block) => (
+        <LayerBlock
+          key={`${block.layer.layerId}${block.x}`}
+          block={block}
+          chosen={chosen === block.layer.layerId}
+          onChoose={() => onChoose(block.layer.layerId)}
+        />
+      ))}
+      {blocks.map((block) => {
+        const mark = marks.find((own) => own.layerId === block.layer.layerId);
+        return mark ? (
+          <Joint key={`${block.layer.layerId}${block.x}`} block={block} mark={mark} onChoose={() => onChoose(block.layer.layerId)} />
+        ) : null;
+      })}
+      {labels.map(({ layer, y, from }) => (
         <g key={layer.layerId} onClick={() => onChoose(layer.layerId)} className="cursor-pointer">
-          <rect
-            x={LEFT}
-            y={y}
-            width={BAND}
-            height={height}
-            fill={layer.role === 'clear' ? '#f4f4f4' : hexOf(layer.lab)}
-            stroke={chosen === layer.layerId ? 'var(--accent)' : '#8a8a8a'}
-            strokeWidth={chosen === layer.layerId ? 3 : 1}
-          />
-          {layer.laidCoats > 0 && layer.laidCoats < layer.coats && (
-            <line
-              x1={LEFT}
-              x2={LEFT + BAND}
-              y1={y + height * (1 - layer.laidCoats / layer.coats)}
-              y2={y + height * (1 - layer.laidCoats / layer.coats)}
-              stroke="#151515"
-              strokeDasharray="4 4"
-            />
-          )}
-          <text x={LEFT - 14} y={y + height / 2 + 5} textAnchor="end" fontSize="14" fontFamily="var(--font-mono)" fill="var(--text)">
-            {Math.round(layer.um)}
+          {Math.abs(from - y) > 3 && <line x1={LEFT + wide + 2} x2={right - 3} y1={from} y2={y} stroke="var(--hairline)" />}
+          <text x={LEFT - 10} y={from + 5} textAnchor="end" fontSize="14" fontFamily="var(--font-mono)" fill="var(--text)">
+            {several && !layer.everywhere ? '' : Math.round(layer.um)}
           </text>
-          <Names y={y + height / 2 - 2} title={layer.name} detail={detailOf(layer)} />
+          <Names x={right} y={y - 1} title={layer.name} detail={detailOf(layer)} />
         </g>
       ))}
-      {bands.map(({ layer, y, height, mark }) =>
-        mark ? <Joint key={layer.layerId} y={y + height} mark={mark} onChoose={() => onChoose(layer.layerId)} /> : null,
-      )}
-      {total > 0 && (
-        <g>
-          <line x1="26" x2="26" y1={bands.at(-1)?.y ?? 0} y2={HEIGHT - METAL} stroke="#8a8a8a" />
-          <text
-            x="20"
-            y={((bands.at(-1)?.y ?? 0) + HEIGHT - METAL) / 2}
-            fontSize="13"
-            fontFamily="var(--font-mono)"
-            fill="var(--second)"
-            textAnchor="middle"
-            transform={`rotate(-90 20 ${((bands.at(-1)?.y ?? 0) + HEIGHT - METAL) / 2})`}
-          >
-            {Math.round(stack.filmUm)} µm
-          </text>
-        </g>
+      {several ? (
+        zones.map((zone) => (
+          <g key={zone.id}>
+            <text x={zone.x + zone.wide / 2} y={zone.top - 26} textAnchor="middle" fontSize="14" fontWeight="650" fill="var(--ink)">
+              {short(painted.find((own) => own.id === zone.id)?.name ?? '', zone.wide / 8)}
+            </text>
+            <text
+              x={zone.x + zone.wide / 2}
+              y={zone.top - 9}
+              textAnchor="middle"
+              fontSize="13"
+              fontFamily="var(--font-mono)"
+              fill="var(--second)"
+            >
+              {Math.round(zone.um)} µm
+            </text>
+          </g>
+        ))
+      ) : (
+        <TotalFilm top={zones[0]?.top ?? bottom} um={stack.filmUm} />
       )}
     </svg>
+  );
+}
+
+function short(text: string, letters: number): string {
+  const most = Math.max(3, Math.floor(letters));
+  return text.length > most ? `${text.slice(0, most - 1)}…` : text;
+}
+
+function TotalFilm({ top, um }: { top: number; um: number }) {
+  const middle = (top + HEIGHT - METAL) / 2;
+  return (
+    <g>
+      <line x1="20" x2="20" y1={top} y2={HEIGHT - METAL} stroke="#8a8a8a" />
+      <text
+        x="14"
+        y={middle}
+        fontSize="13"
+        fontFamily="var(--font-mono)"
+        fill="var(--second)"
+        textAnchor="middle"
+        transform={`rotate(-90 14 ${middle})`}
+      >
+        {Math.round(um)} µm
+      </text>
+    </g>
+  );
+}
+
+function LayerBlock({ block: { layer, x, y, wide, tall }, chosen, onChoose }: { block: Block; chosen: boolean; onChoose: () => void }) {
+  const laid = y + tall * (1 - layer.laidCoats / layer.coats);
+  return (
+    <g onClick={onChoose} className="cursor-pointer">
+      <rect
+        x={x}
+        y={y}
+        width={wide}
+        height={tall}
+        fill={layer.role === 'clear' ? '#f4f4f4' : hexOf(layer.lab)}
+        stroke={chosen ? 'var(--accent)' : '#8a8a8a'}
+        strokeWidth={chosen ? 3 : 1}
+      />
+      {layer.laidCoats > 0 && layer.laidCoats < layer.coats && (
+        <line x1={x} x2={x + wide} y1={laid} y2={laid} stroke="#151515" strokeDasharray="4 4" />
+      )}
+    </g>
   );
 }
 
 function detailOf(layer: LayerView): string {
   const where = layer.everywhere ? '' : `${layer.zoneNames.join(', ').toLowerCase()}, `;
   const laid = layer.laidCoats === 0 ? '' : layer.laidCoats >= layer.coats ? ', laid' : `, ${layer.laidCoats} laid`;
-  return `${where}${counted(layer.coats, 'coat')}${laid}${layer.flatAfter ? `, flat P${layer.flatAfter}` : ''}`;
+  return short(`${where}${counted(layer.coats, 'coat')}${laid}${layer.flatAfter ? `, flat P${layer.flatAfter}` : ''}`, 30);
 }
 
-function Names({ y, title, detail }: { y: number; title: string; detail: string }) {
+function Names({ x, y, title, detail }: { x: number; y: number; title: string; detail: string }) {
   return (
     <>
-      <text x={LEFT + BAND + 18} y={y} fontSize="15" fontWeight="650" fill="var(--ink)">
-        {title.length > 25 ? `${title.slice(0, 24)}…` : title}
+      <text x={x} y={y} fontSize="15" fontWeight="650" fill="var(--ink)">
+        {short(title, 24)}
       </text>
-      <text x={LEFT + BAND + 18} y={y + 17} fontSize="13" fill="var(--second)">
+      <text x={x} y={y + 17} fontSize="13" fill="var(--second)">
         {detail}
       </text>
     </>
   );
 }
 
-function Joint({ y, mark, onChoose }: { y: number; mark: JointMark; onChoose: () => void }) {
-  if (mark.laid || mark.verdict === 'sits') return <line x1={LEFT} x2={LEFT + BAND} y1={y} y2={y} stroke="#151515" strokeWidth="2" />;
-  const teeth = Array.from({ length: 27 }, (_, index) => `${LEFT + (index * BAND) / 26} ${y + (index % 2 ? -5 : 4)}`).join(' L');
+const TOOTH = 10;
+
+function Joint({ block: { x, y: top, wide, tall }, mark, onChoose }: { block: Block; mark: JointMark; onChoose: () => void }) {
+  const y = top + tall;
+  if (mark.laid || mark.verdict === 'sits') return <line x1={x} x2={x + wide} y1={y} y2={y} stroke="#151515" strokeWidth="2" />;
+  const count = Math.max(2, Math.round(wide / TOOTH));
+  const teeth = Array.from({ length: count + 1 }, (_, index) => `${x + (index * wide) / count} ${y + (index % 2 ? -5 : 4)}`).join(' L');
+  const label = Math.max(x + 2, x + wide - 92);
   return (
     <g onClick={onChoose} className="cursor-pointer">
       {mark.verdict === 'care' ? (
         <path d={`M${teeth}`} fill="none" stroke="#151515" strokeWidth="2.4" />
       ) : (
         <>
-          <rect x={LEFT - 3} y={y - 7} width={BAND + 6} height="14" fill="var(--sheet)" />
-          <line x1={LEFT - 8} x2={LEFT + BAND + 8} y1={y - 7} y2={y - 7} stroke="var(--ink)" strokeWidth="2" />
-          <line x1={LEFT - 8} x2={LEFT + BAND + 8} y1={y + 7} y2={y + 7} stroke="var(--ink)" strokeWidth="2" />
+          <rect x={x - 3} y={y - 7} width={wide + 6} height="14" fill="var(--sheet)" />
+          <line x1={x - 8} x2={x + wide + 8} y1={y - 7} y2={y - 7} stroke="var(--ink)" strokeWidth="2" />
+          <line x1={x - 8} x2={x + wide + 8} y1={y + 7} y2={y + 7} stroke="var(--ink)" strokeWidth="2" />
         </>
       )}
-      <rect x={LEFT + BAND - 92} y={y - 13} width="70" height="26" rx="3" fill="#ffffff" stroke="#151515" strokeWidth="1.6" />
-      <text x={LEFT + BAND - 57} y={y + 5} textAnchor="middle" fontSize="14" fontWeight="750" fill="#151515">
-        {mark.verdict}
-      </text>
+      {wide >= 60 && (
+        <>
+          <rect x={label} y={y - 13} width="58" height="26" rx="3" fill="#ffffff" stroke="#151515" strokeWidth="1.6" />
+          <text x={label + 29} y={y + 5} textAnchor="middle" fontSize="14" fontWeight="750" fill="#151515">
+            {mark.verdict}
+          </text>
+        </>
+      )}
     </g>
   );
 }

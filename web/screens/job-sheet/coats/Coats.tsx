@@ -1,4 +1,4 @@
-import type { Layer } from '#core/facts/index';
+import { hasPaintedZone, type Layer } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
 import { onTheirGrounds } from './onTheirGrounds.ts';
 import { counted, sentences } from '#core/units/index';
@@ -21,6 +21,7 @@ import { LayerList } from './LayerList.tsx';
 import { GuessMark, settled } from '../GuessMark.tsx';
 import { PartTabs, usePart } from '../PartTabs.tsx';
 import { isPlanned } from '#core/safety/index';
+import { dividedPart } from '#core/zones/index';
 
 const RANK = { sits: 0, care: 1, stop: 2 } as const;
 
@@ -30,8 +31,10 @@ export function Coats({ piece, view }: SectionProps) {
   const { save } = useSaving();
   const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
-  const { part, parts, choose } = usePart(piece, (own) => isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
-  if (!part) return <section className="sheet">No part of this piece is painted.</section>;
+  const { part: stored, parts, choose } = usePart(piece, (own) => isPlanned(own) && hasPaintedZone(own));
+  if (!stored) return <section className="sheet">No part of this piece is painted.</section>;
+  // Layers are shown and edited on the zones as they stand; what is saved of the part is its layers alone.
+  const part = dividedPart(stored);
   const stack = view.stacks[part.id];
   const joints = view.joints.filter((entry) => entry.partId === part.id);
   const worst = [...joints].filter((entry) => !entry.laid).sort((a, b) => RANK[b.joint.verdict] - RANK[a.joint.verdict])[0];

@@ -18,6 +18,7 @@ import { toast } from 'sonner';
 import { newId } from '../../../app/newId.ts';
 import { Why } from '../../../views/Why.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
+import { WhereOn } from '../../../views/WhereOn.tsx';
 import { LayerOptions } from './LayerOptions.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
 
@@ -151,19 +152,9 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
           {name}
         </button>
         {zones.length > 1 && !laid && (
-          <select
-            className="field ml-2 !min-h-8 !w-32 text-small"
-            aria-label={`Where ${name} goes`}
-            value={layer.covers === 'all' ? 'all' : layer.covers[0]}
-            onChange={(event) => onCovers(event.target.value === 'all' ? 'all' : [event.target.value])}
-          >
-            <option value="all">all over</option>
-            {zones.map((zone) => (
-              <option key={zone.id} value={zone.id}>
-                {zone.name}
-              </option>
-            ))}
-          </select>
+          <span className="ml-2 min-w-0">
+            <WhereOn label={`Where ${name} goes`} zones={zones} covers={layer.covers} onChange={onCovers} />
+          </span>
         )}
         {view?.coatsToHide != null && (
           <span className="second ml-2 shrink-0 text-small">

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/Chips.tsx';
-import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { usePieceSave, withZoneOf } from '../pieceChanges.ts';
 
 const TONE_TOLERANCE = 4;
 const POLISH = [1500, 2000, 3000];
@@ -111,7 +111,10 @@ function SheenOf({ piece, part }: Props) {
         options={sheenSchema.options.map((value) => ({ value, label: value }))}
         value={zone.sheen}
         onChange={(sheen) =>
-          void save(withPart(piece, part.id, { zones: part.zones.map((own) => (own.id === zone.id ? { ...own, sheen } : own)) }), 'Noted.')
+          void save(
+            withZoneOf(piece, part.id, zone.id, (own) => ({ ...own, sheen })),
+            'Noted.',
+          )
         }
       />
       {levers.length > 0 && (

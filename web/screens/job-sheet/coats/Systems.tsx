@@ -1,6 +1,6 @@
 import { labOf } from '#core/colour/index';
 import { readySystems, type SystemKind } from '#core/coats/index';
-import type { Layer, Part, Piece } from '#core/facts/index';
+import { hasPaintedZone, type Layer, type Part, type Piece } from '#core/facts/index';
 import { layersOfSystem } from '#core/plan/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -10,6 +10,7 @@ import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { colourName } from '../../../views/SwatchPicker.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { isPlanned } from '#core/safety/index';
+import { dividedPart } from '#core/zones/index';
 
 /** Three ready systems and the person's own to start from; this stack kept as one, or copied to other parts. */
 export function Systems({
@@ -79,7 +80,7 @@ function KeepStack({ piece, part }: { piece: Piece; part: Part }) {
   const { save } = useSaving();
   const savePiece = usePieceSave();
   const [name, setName] = useState('');
-  const others = piece.parts.filter((own) => own.id !== part.id && isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
+  const others = piece.parts.map(dividedPart).filter((own) => own.id !== part.id && isPlanned(own) && hasPaintedZone(own));
   const keep = async () => {
     const system = { id: newId(), name: name.trim(), layers: part.layers.map((layer) => ({ ...layer, covers: 'all' as const })) };
     if (name.trim() && (await save('systems', system, `${system.name} is kept.`))) setName('');

@@ -1,4 +1,4 @@
-import { plain } from '#core/facts/index';
+import { hasPaintedZone, plain } from '#core/facts/index';
 import { preparationOf } from '#core/plan/index';
 import { type Hazard, isPlanned } from '#core/safety/index';
 import { useMemo } from 'react';
@@ -25,7 +25,7 @@ export function Strip({ piece, view }: SectionProps) {
   const { plan, facts } = usePlan();
   const words = useWords();
   const [params, setParams] = useSearchParams();
-  const { part, parts } = usePart(piece, (own) => isPlanned(own) && own.zones.some((zone) => zone.bare === undefined));
+  const { part, parts } = usePart(piece, (own) => isPlanned(own) && hasPaintedZone(own));
   const shown = VIEWS.find((own) => own.key === params.get('view')) ?? VIEWS[0];
   const preparation = useMemo(() => (part ? preparationOf(piece, part, facts) : null), [piece, part, facts]);
   if (!part || !preparation) return <section className="sheet">Every part stays bare: there is nothing to strip.</section>;

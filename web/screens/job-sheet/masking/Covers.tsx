@@ -1,0 +1,124 @@
+import { COVERS, type Cover, FEATURES_COVERED, type FeatureKind, type Part, type Piece, plain } from '#core/facts/index';
+import { coversOf, usualCover } from '#core/masking/index';
+import { useState } from 'react';
+import { newId } from '../../../app/newId.ts';
+import { RemoveButton } from '../../../views/RemoveButton.tsx';
+import { Why } from '../../../views/Why.tsx';
+import { usePieceSave, withPart } from '../pieceChanges.ts';
+
+/** What is near and must not take the coat: covered, plugged or wrapped before paint, amended by hand. */
+export function Covers({ piece, part }: { piece: Piece; part: Part }) {
+  const save = usePieceSave();
+  const lines = coversOf(part, piece);
+  const features = part.features ?? [];
+  const keep = (changed: Part['features'], said: string) => void save(withPart(piece, part.id, { features: changed }), said);
+  return (
+    <section className="sheet" aria-label="Cover and plug">
+      <h2>Cover and plug</h2>
+      {lines.length === 0 && <p className="second mt-1">Nothing is named: openings, hubs, works, what hangs near.</p>}
+      <ul className="mt-1">
+        {lines.map((line) => {
+          const feature = features.find((own) => own.id === line.featureId);
+          return (
+            <li key={line.featureId ?? line.text} className="flex items-center justify-between gap-2 border-b border-hairline py-1.5">
+              <span>{line.text}</span>
+              <span className="flex items-center">
+                <Why title="Minutes" text={`On and off, for all of them on one copy. Usual: ${line.cover}.`} source={line.source}>
+                  <span className="figure">{Math.max(1, Math.round(line.minutes))} min</span>
+                </Why>
+                {feature && (
+                  <>
+                    <HowCovered
+                      what={line.text}
+                      cover={line.cover}
+                      onChange={(cover) =>
+                        keep(
+                          features.map((own) => (own === feature ? { ...own, cover } : own)),
+                          'Noted.',
+                        )
+                      }
+                    />
+                    <RemoveButton
+                      what={line.text}
+                      onRemove={() =>
+                        keep(
+                          features.filter((own) => own !== feature),
+                          'It is out.',
+                        )
+                      }
+                    />
+                  </>
+                )}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <AddCover onAdd={(kind, count) => keep([...features, { id: newId(), kind, count }], 'It is covered before paint.')} />
+    </section>
+  );
+}
+
+function HowCovered({ what, cover, onChange }: { what: string; cover: Cover; onChange: (cover: Cover) => void }) {
+  return (
+    <select
+      className="field ml-2 !min-h-8 !w-24 text-small"
+      aria-label={`How: ${what}`}
+      value={cover}
+      onChange={(event) => onChange(event.target.value as Cover)}
+    >
+      {COVERS.map((own) => (
+        <option key={own} value={own}>
+          {plain(own)}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function AddCover({ onAdd }: { onAdd: (kind: FeatureKind, count: number) => void }) {
+  const [kind, setKind] = useState<FeatureKind>('windows');
+  const [count, setCount] = useState('1');
+  const [problem, setProblem] = useState('');
+  return (
+    <form
+      className="mt-3 flex flex-wrap items-end gap-2"
+      aria-label="Add a cover"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const many = Number(count);
+        if (!Number.isInteger(many) || many < 1 || many > 2000) return setProblem('How many: a whole number from 1 to 2000.');
+        setProblem('');
+        onAdd(kind, many);
+      }}
+    >
+      <input
+        className="field !min-h-10 !w-16 font-mono"
+        inputMode="numeric"
+        aria-label="How many"
+        value={count}
+        onChange={(event) => setCount(event.target.value)}
+      />
+      <select
+        className="field !min-h-10 !w-40"
+        aria-label="What is covered"
+        value={kind}
+        onChange={(event) => setKind(event.target.value as FeatureKind)}
+      >
+        {FEATURES_COVERED.map((own) => (
+          <option key={own} value={own}>
+            {usualCover(own)?.many ?? usualCover(own)?.one ?? plain(own)}
+          </option>
+        ))}
+      </select>
+      <button type="submit" className="act !min-h-10">
+        Add
+      </button>
+      {problem && (
+        <p role="alert" className="basis-full font-[650]">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,173 @@
+import { DECAL_KINDS, type Decal, type DecalKind, decalSchema, type Part, type Piece } from '#core/facts/index';
+import type { Dressing, LayerView } from '#core/plan/index';
+import { parseQuantity } from '#core/units/index';
+import { decalRefused } from '#core/zones/index';
+import { useState } from 'react';
+import { newId } from '../../../app/newId.ts';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { useWords } from '../../../app/useWords.ts';
+import { RemoveButton } from '../../../views/RemoveButton.tsx';
+import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
+
+const KIND_NAMES: Record<DecalKind, string> = { waterslide: 'waterslide', printed: 'printed at home', vinyl: 'self-adhesive vinyl' };
+
+type Props = { piece: Piece; part: Part; layers: readonly LayerView[]; dressings: readonly Dressing[] };
+
+/** Decals with pairs and spares, in the order they go on; each dries a day before anything goes over it. */
+export function Decals({ piece, part, layers, dressings }: Props) {
+  const save = usePieceSave();
+  const words = useWords();
+  const decals = part.decals ?? [];
+  const keep = (changed: Decal[], said: string) => void save(withPart(piece, part.id, { decals: changed }), said);
+  return (
+    <section className="sheet" aria-label="Decals">
+      <h2>Decals</h2>
+      {decals.length === 0 && <p className="second mt-1">Numbers, crests, lines: soaked and slid on, or stuck on, then left a day.</p>}
+      <ul className="mt-1">
+        {decals.map((decal) => {
+          const dressing = dressings.find((own) => own.id === decal.id);
+          const after = layers.find((layer) => layer.layerId === decal.after)?.name;
+          const above = layers.find((layer) => layer.layerId === dressing?.above?.layerId)?.name;
+          return (
+            <li key={decal.id} className="flex items-start gap-3 border-b border-hairline py-2">
+              <span className="grow">
+                <span className="font-[650] text-ink">{decal.name}</span>{' '}
+                <span className="second">
+                  {decal.count === 2 ? 'a pair, left and right' : `${decal.count} of them`}, {KIND_NAMES[decal.kind]},{' '}
+                  {words.length(decal.longMm)} × {words.length(decal.shortMm)}
+                  {decal.spare ? ', with a spare' : ', no spare'}, {after ? `after ${after}` : 'on the bare part'}
+                  {decal.at ? `; ${decal.at}` : ''}
+                </span>
+                {dressing && <SitsText {...dressing.below} />}
+                {dressing?.above && (
+                  <SitsText {...dressing.above} because={`${above ?? 'What comes over it'}: ${dressing.above.because}`} />
+                )}
+              </span>
+              <RemoveButton
+                what={decal.name}
+                onRemove={() =>
+                  keep(
+                    decals.filter((own) => own !== decal),
+                    'It is out.',
+                  )
+                }
+              />
+            </li>
+          );
+        })}
+      </ul>
+      <AddDecal part={part} layers={layers} onAdd={(decal) => keep([...decals, decal], `${decal.name} is a step of its own.`)} />
+    </section>
+  );
+}
+
+const COUNTS = [
+  { value: 1, label: 'one' },
+  { value: 2, label: 'a pair' },
+] as const;
+
+function AddDecal({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (decal: Decal) => void }) {
+  const { workshop } = usePlan();
+  const [typed, setTyped] = useState({ name: '', long: '', short: '', at: '' });
+  const [count, setCount] = useState(2);
+  const [kind, setKind] = useState<DecalKind>('waterslide');
+  const [flags, setFlags] = useState({ spare: false, unseen: false });
+  const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
+  const [problem, setProblem] = useState('');
+  const add = () => {
+    const [long, short] = [typed.long, typed.short].map((text) => parseQuantity(text, 'length', workshop.units.length));
+    if (!long.ok) return setProblem(`Its longer side: ${long.mend}`);
+    if (!short.ok) return setProblem(`Its shorter side: ${short.mend}`);
+    const read = decalSchema.safeParse({
+      id: newId(),
+      name: typed.name,
+      kind,
+      count,
+      spare: flags.spare,
+      longMm: Math.max(long.value, short.value),
+      shortMm: Math.min(long.value, short.value),
+      ...spot,
+      ...(typed.at.trim() ? { at: typed.at } : {}),
+      ...(flags.unseen ? { unseen: true } : {}),
+    });
+    if (!read.success) return setProblem(read.error.issues[0].message);
+    const refused = decalRefused(part, read.data);
+    if (refused) return setProblem(refused);
+    setProblem('');
+    setTyped({ name: '', long: '', short: '', at: '' });
+    onAdd(read.data);
+  };
+  const field = (label: string, key: keyof typeof typed, width: string, placeholder = '') => (
+    <label>
+      <span className="second block text-small">{label}</span>
+      <input
+        className={`field !min-h-10 ${width}`}
+        value={typed[key]}
+        maxLength={80}
+        placeholder={placeholder}
+        onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+      />
+    </label>
+  );
+  return (
+    <form
+      className="mt-3 flex flex-wrap items-end gap-3"
+      aria-label="Add a decal"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      {field('what it shows', 'name', '!w-40', 'number 7')}
+      {field('longer side', 'long', '!w-24', '8 mm')}
+      {field('shorter side', 'short', '!w-24', '5 mm')}
+      <label>
+        <span className="second block text-small">how many</span>
+        <select className="field !min-h-10 !w-24" value={count} onChange={(event) => setCount(Number(event.target.value))}>
+          {COUNTS.map((own) => (
+            <option key={own.value} value={own.value}>
+              {own.label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span className="second block text-small">kind</span>
+        <select className="field !min-h-10 !w-44" value={kind} onChange={(event) => setKind(event.target.value as DecalKind)}>
+          {DECAL_KINDS.map((own) => (
+            <option key={own} value={own}>
+              {KIND_NAMES[own]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <WhenAndWhere part={part} layers={layers} spot={spot} onChange={setSpot} />
+      {field('measured from', 'at', '!w-52', '12 mm behind the front door')}
+      {(
+        [
+          ['spare', 'there is a spare'],
+          ['unseen', 'hardly seen side'],
+        ] as const
+      ).map(([key, label]) => (
+        <label key={key} className="flex min-h-10 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={flags[key]}
+            onChange={(event) => setFlags({ ...flags, [key]: event.target.checked })}
+          />
+          {label}
+        </label>
+      ))}
+      <button type="submit" className="act !min-h-10">
+        Add it
+      </button>
+      {problem && (
+        <p role="alert" className="basis-full font-[650]">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

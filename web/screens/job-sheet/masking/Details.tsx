@@ -1,0 +1,192 @@
+import { labOf } from '#core/colour/index';
+import {
+  DETAIL_WAYS,
+  type Detail,
+  type DetailWay,
+  detailSchema,
+  FAMILIES,
+  type Family,
+  type Part,
+  type Piece,
+  plain,
+} from '#core/facts/index';
+import type { Dressing, LayerView } from '#core/plan/index';
+import { useState } from 'react';
+import { newId } from '../../../app/newId.ts';
+import { PaintStrip } from '../../../views/paint.tsx';
+import { RemoveButton } from '../../../views/RemoveButton.tsx';
+import { colourName, PALETTE } from '../../../views/SwatchPicker.tsx';
+import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
+
+const WAY_NAMES: Record<DetailWay, string> = {
+  brush: 'by brush',
+  pen: 'by pen',
+  'small-mask': 'by a small mask',
+  wash: 'a wash',
+  'wipe-back': 'wiped back',
+  'worn-edge': 'worn edges',
+  drybrush: 'drybrushed',
+};
+
+/** Paints that are brushed and penned in a home workshop. */
+const BRUSHED: readonly Family[] = FAMILIES.filter((family) =>
+  ['alcohol-acrylic', 'water-acrylic', 'alkyd-enamel', 'acrylic-lacquer', 'acrylic-enamel'].includes(family),
+);
+
+type Props = { piece: Piece; part: Part; layers: readonly LayerView[]; dressings: readonly Dressing[] };
+
+/** Trim picked out by hand, washes, wiped and worn effects: each with how it sits below and under what comes over it. */
+export function Details({ piece, part, layers, dressings }: Props) {
+  const save = usePieceSave();
+  const details = part.details ?? [];
+  const keep = (changed: Detail[], said: string) => void save(withPart(piece, part.id, { details: changed }), said);
+  return (
+    <section className="sheet" aria-label="Details">
+      <h2>Picked out by hand</h2>
+      {details.length === 0 && <p className="second mt-1">Trim, lettering, washes, worn edges: each is a short step between two layers.</p>}
+      <ul className="mt-1">
+        {details.map((detail) => (
+          <DetailRow
+            key={detail.id}
+            detail={detail}
+            layers={layers}
+            dressing={dressings.find((own) => own.id === detail.id)}
+            onRemove={() =>
+              keep(
+                details.filter((own) => own !== detail),
+                'It is out.',
+              )
+            }
+          />
+        ))}
+      </ul>
+      <AddDetail part={part} layers={layers} onAdd={(detail) => keep([...details, detail], `${detail.name} is a step of its own.`)} />
+    </section>
+  );
+}
+
+function DetailRow({
+  detail,
+  layers,
+  dressing,
+  onRemove,
+}: {
+  detail: Detail;
+  layers: readonly LayerView[];
+  dressing: Dressing | undefined;
+  onRemove: () => void;
+}) {
+  const after = layers.find((layer) => layer.layerId === detail.after)?.name;
+  const above = layers.find((layer) => layer.layerId === dressing?.above?.layerId)?.name;
+  return (
+    <li className="flex items-start gap-3 border-b border-hairline py-2">
+      <PaintStrip lab={detail.lab} className="mt-1 h-6 w-[10px]" />
+      <span className="grow">
+        <span className="font-[650] text-ink">
+          {detail.name}
+          {detail.count > 1 ? ` × ${detail.count}` : ''}
+        </span>{' '}
+        <span className="second">
+          {WAY_NAMES[detail.way]}, {plain(detail.family)}, {after ? `after ${after}` : 'on the bare part'}
+        </span>
+        {dressing && <SitsText {...dressing.below} />}
+        {dressing?.above && <SitsText {...dressing.above} because={`${above ?? 'What comes over it'}: ${dressing.above.because}`} />}
+      </span>
+      <RemoveButton what={detail.name} onRemove={onRemove} />
+    </li>
+  );
+}
+
+function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (detail: Detail) => void }) {
+  const [typed, setTyped] = useState({ name: '', count: '1' });
+  const [way, setWay] = useState<DetailWay>('brush');
+  const [family, setFamily] = useState<Family>('alcohol-acrylic');
+  const [hex, setHex] = useState(PALETTE[12].hex);
+  const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
+  const [problem, setProblem] = useState('');
+  const add = () => {
+    const read = detailSchema.safeParse({
+      id: newId(),
+      name: typed.name,
+      count: Number(typed.count),
+      way,
+      family,
+      lab: labOf(hex),
+      ...spot,
+    });
+    if (!read.success) return setProblem(read.error.issues[0].message);
+    setProblem('');
+    setTyped({ name: '', count: '1' });
+    onAdd(read.data);
+  };
+  return (
+    <form
+      className="mt-3 flex flex-wrap items-end gap-3"
+      aria-label="Add a detail"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <label className="grow">
+        <span className="second block text-small">what is picked out</span>
+        <input
+          className="field !min-h-10"
+          value={typed.name}
+          maxLength={80}
+          placeholder="window frames, silver"
+          onChange={(event) => setTyped({ ...typed, name: event.target.value })}
+        />
+      </label>
+      <label>
+        <span className="second block text-small">how many</span>
+        <input
+          className="field !min-h-10 !w-16 font-mono"
+          inputMode="numeric"
+          value={typed.count}
+          onChange={(event) => setTyped({ ...typed, count: event.target.value })}
+        />
+      </label>
+      <label>
+        <span className="second block text-small">how</span>
+        <select className="field !min-h-10 !w-40" value={way} onChange={(event) => setWay(event.target.value as DetailWay)}>
+          {DETAIL_WAYS.map((own) => (
+            <option key={own} value={own}>
+              {WAY_NAMES[own]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span className="second block text-small">paint</span>
+        <select className="field !min-h-10 !w-44" value={family} onChange={(event) => setFamily(event.target.value as Family)}>
+          {BRUSHED.map((own) => (
+            <option key={own} value={own}>
+              {plain(own)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span className="second block text-small">colour</span>
+        <select className="field !min-h-10 !w-32" value={hex} onChange={(event) => setHex(event.target.value)}>
+          {PALETTE.map((own) => (
+            <option key={own.hex} value={own.hex}>
+              {colourName(own.hex)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <WhenAndWhere part={part} layers={layers} spot={spot} onChange={setSpot} />
+      <button type="submit" className="act !min-h-10">
+        Add it
+      </button>
+      {problem && (
+        <p role="alert" className="basis-full font-[650]">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

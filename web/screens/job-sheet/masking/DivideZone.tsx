@@ -1,0 +1,145 @@
+import { type Cut, type CutNumbers, cutSchema, type Part } from '#core/facts/index';
+import { parseQuantity, toIso } from '#core/units/index';
+import { cutRefused } from '#core/zones/index';
+import { useState } from 'react';
+import { newId } from '../../../app/newId.ts';
+import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
+import { useWords } from '../../../app/useWords.ts';
+import { cutOf, DIVISION_WAYS, type DivisionWay, type ZoneSize } from './divisions.ts';
+
+/** Divides the chosen zone: a way, at most three numbers that stand there already, one press. */
+export function DivideZone({
+  part,
+  zone,
+  size,
+  onCut,
+  onTrace,
+}: {
+  part: Part;
+  zone: { readonly id: string; readonly name: string };
+  size: ZoneSize;
+  onCut: (cut: Cut) => void;
+  onTrace: (() => void) | null;
+}) {
+  const [way, setWay] = useState<DivisionWay | null>(null);
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-2">
+      <span className="mr-1 font-[650] text-ink">Divide {zone.name.toLowerCase()}</span>
+      {DIVISION_WAYS.map((own) => (
+        <button
+          key={own.how}
+          type="button"
+          className="chip !min-h-10"
+          aria-pressed={way?.how === own.how}
+          onClick={() => setWay(way?.how === own.how ? null : own)}
+        >
+          {own.button}
+        </button>
+      ))}
+      {onTrace && (
+        <button type="button" className="chip !min-h-10" onClick={onTrace}>
+          trace it
+        </button>
+      )}
+      {way && (
+        <CutForm
+          key={`${zone.id}${way.how}`}
+          part={part}
+          zone={zone}
+          size={size}
+          way={way}
+          onCut={(cut) => {
+            setWay(null);
+            onCut(cut);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+function CutForm({
+  part,
+  zone,
+  size,
+  way,
+  onCut,
+}: {
+  part: Part;
+  zone: { readonly id: string; readonly name: string };
+  size: ZoneSize;
+  way: DivisionWay;
+  onCut: (cut: Cut) => void;
+}) {
+  const { workshop } = usePlan();
+  const words = useWords();
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(
+      way.fields.map(({ key, usual }) => {
+        const value = usual(size);
+        return [key, value === null ? '' : key === 'count' ? String(value) : words.length(value)];
+      }),
+    ),
+  );
+  const [kind, setKind] = useState(way.kinds?.options[0].value ?? '');
+  const [problem, setProblem] = useState('');
+  const divide = () => {
+    const numbers: Record<string, unknown> = way.kinds ? { [way.kinds.key]: kind } : {};
+    for (const { key, label } of way.fields) {
+      if (key === 'count') {
+        numbers.count = Number(typed.count);
+        continue;
+      }
+      const read = parseQuantity(typed[key], 'length', workshop.units.length);
+      if (!read.ok) return setProblem(`${label}: ${read.mend}`);
+      numbers[key] = read.value;
+    }
+    const read = cutSchema.safeParse(cutOf(way, zone, numbers as CutNumbers, toIso(nowMinute()), newId));
+    if (!read.success) return setProblem(read.error.issues[0].message);
+    const refused = cutRefused(part, read.data);
+    if (refused) return setProblem(refused);
+    onCut(read.data);
+  };
+  return (
+    <form
+      className="flex basis-full flex-wrap items-end gap-3"
+      aria-label={`Divide ${zone.name} ${way.button}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        divide();
+      }}
+    >
+      {way.kinds && (
+        <label>
+          <span className="second block text-small">what</span>
+          <select className="field !min-h-10 !w-40" value={kind} onChange={(event) => setKind(event.target.value)}>
+            {way.kinds.options.map((option) => (
+              <option key={option.value} value={option.value}>
+                {option.label}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {way.fields.map(({ key, label }) => (
+        <label key={key}>
+          <span className="second block text-small">{label}</span>
+          <input
+            className="field !min-h-10 !w-32 font-mono"
+            inputMode={key === 'count' ? 'numeric' : 'decimal'}
+            value={typed[key]}
+            onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+          />
+        </label>
+      ))}
+      <button type="submit" className="act !min-h-10" data-first="true">
+        Divide
+      </button>
+      {problem && (
+        <p role="alert" className="basis-full font-[650]">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

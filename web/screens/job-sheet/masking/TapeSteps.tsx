@@ -1,0 +1,60 @@
+import type { Part } from '#core/facts/index';
+import { tapesFor } from '#core/masking/index';
+import type { PlannedStep } from '#core/plan/index';
+import { dividedPart } from '#core/zones/index';
+import { useWords } from '../../../app/useWords.ts';
+
+/** Tape that stays longer than this is worth a word, minutes. */
+const LONG_TAPE = 26 * 60;
+
+/** Tape in a line, then each mask with when it goes on and comes off. */
+export function TapeSteps({ part, steps }: { part: Part; steps: readonly PlannedStep[] }) {
+  const words = useWords();
+  const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
+  const tapes = tapesFor(dividedPart(part).edges.map((edge) => ({ ...edge, mm: edge.mm * part.copies })));
+  const longest = Math.max(0, ...staysOn(steps));
+  return (
+    <>
+      {tapes.length > 0 && (
+        <p className="mt-4 flex flex-wrap items-baseline gap-3 border-y border-hairline py-2">
+          <span className="font-[650] text-ink">Tape</span>
+          <span className="second grow">
+            {tapes.map(({ widthMm, mm }) => `fine line ${widthMm} mm, ${(mm / 1000).toFixed(1)} m`).join(' · ')}
+          </span>
+          <span className="figure">{minutes} min</span>
+        </p>
+      )}
+      {longest > LONG_TAPE && (
+        <p className="mt-2 border-l-4 border-ink pl-3 font-[650]">
+          Tape would stay on for {words.duration(longest)}: it tears edges and leaves glue. Take it off and re-edge it on the next evening,
+          or let fewer coats, a lighter ground or a warmer place keep all coats in one stay.
+        </p>
+      )}
+      {steps.length > 0 && (
+        <>
+          <h3 className="mt-4 font-[650] text-ink">Tape on, tape off</h3>
+          <ol>
+            {steps.map((step) => (
+              <li key={step.id} className="grid grid-cols-[150px_1fr_auto] gap-4 border-b border-hairline py-2">
+                <time className="figure">{step.placed ? words.moment(step.placed.start) : 'no date'}</time>
+                <span>
+                  <span className="font-[650] text-ink">{step.title}</span>
+                  <span className="second block text-small">{step.detail}</span>
+                  <span className="second block text-small">{step.placed ? step.placed.hold.text : step.unplacedWhy}</span>
+                </span>
+                <span className="figure">{step.minutes} min</span>
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+    </>
+  );
+}
+
+function staysOn(steps: readonly PlannedStep[]): number[] {
+  return steps.flatMap((step) => {
+    const off = steps.find((own) => own.stage === 'unmask' && own.id === step.id.replace('.mask.', '.unmask.'));
+    return step.stage === 'mask' && step.placed && off?.placed ? [off.placed.start - step.placed.end] : [];
+  });
+}

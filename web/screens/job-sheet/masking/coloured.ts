@@ -1,0 +1,61 @@
+import { coatsForColour, resolveLayer } from '#core/coats/index';
+import type { Facts, Lab, Layer, Part, Product } from '#core/facts/index';
+import { dividedPart } from '#core/zones/index';
+
+/** A zone gets a colour of its own: out of the colour it shared, onto a layer beside it, or onto one of that paint there already. */
+
+export type Paint = { readonly product: Product } | { readonly name: string; readonly lab: Lab };
+
+export function withColour(stored: Part, zoneId: string, paint: Paint, facts: Facts, newId: () => string): Layer[] {
+  const part = dividedPart(stored);
+  const painted = part.zones.filter((zone) => zone.bare === undefined).map((zone) => zone.id);
+  const covering = (layer: Layer) => (layer.covers === 'all' ? painted : layer.covers);
+  const isColour = (layer: Layer) => ['colour', 'metallic'].includes(resolveLayer(layer, facts).role);
+  const same = part.layers.find((layer) => isColour(layer) && isOf(layer, paint, facts));
+  const at = part.layers.findIndex(isColour);
+  const others = part.layers.flatMap((layer): Layer[] => {
+    if (layer === same) return [{ ...layer, covers: asCovers([...new Set([...covering(layer), zoneId])], painted) }];
+    if (!isColour(layer) || !covering(layer).includes(zoneId)) return [layer];
+    const left = covering(layer).filter((id) => id !== zoneId);
+    return left.length > 0 ? [{ ...layer, covers: asCovers(left, painted) }] : [];
+  });
+  if (same) return others;
+  const place = at < 0 ? others.length : Math.min(others.length, lastColour(others, isColour, at));
+  return [...others.slice(0, place), newLayer(part, paint, at, zoneId, facts, newId), ...others.slice(place)];
+}
+
+/** After the last colour there is, so that clears stay on top. */
+function lastColour(layers: readonly Layer[], isColour: (layer: Layer) => boolean, at: number): number {
+  const last = layers.findLastIndex(isColour);
+  return last < 0 ? at : last + 1;
+}
+
+function asCovers(ids: readonly string[], painted: readonly string[]): Layer['covers'] {
+  return painted.every((id) => ids.includes(id)) ? 'all' : [...ids];
+}
+
+function isOf(layer: Layer, paint: Paint, facts: Facts): boolean {
+  const resolved = resolveLayer(layer, facts);
+  if ('product' in paint) return resolved.product?.id === paint.product.id;
+  return layer.wanted?.name === paint.name;
+}
+
+function newLayer(part: Part, paint: Paint, at: number, zoneId: string, facts: Facts, newId: () => string): Layer {
+  const ground = at > 0 ? resolveLayer(part.layers[at - 1], facts).lab : BARE;
+  const family = at >= 0 ? resolveLayer(part.layers[at], facts).family : 'acrylic-lacquer';
+  if ('product' in paint)
+    return {
+      id: newId(),
+      productId: paint.product.id,
+      coats: coatsForColour(ground, paint.product.lab, paint.product.share),
+      covers: [zoneId],
+    };
+  return {
+    id: newId(),
+    wanted: { family, role: 'colour', name: paint.name, lab: paint.lab },
+    coats: coatsForColour(ground, paint.lab),
+    covers: [zoneId],
+  };
+}
+
+const BARE: Lab = { l: 62, a: 0, b: 0 };

@@ -1,0 +1,92 @@
+import { type Cut, type CutKind, type CutNumbers, FEATURES_COVERED, type FeatureKind, MASK_SHAPES, plain } from '#core/facts/index';
+
+/** Ways to divide a zone: what each asks, what its zones are called at first. */
+
+export type NumberField = {
+  readonly key: 'mm' | 'fromMm' | 'longMm' | 'shortMm' | 'count' | 'share';
+  readonly label: string;
+  readonly usual: (zone: ZoneSize) => number | null;
+};
+
+export type ZoneSize = { readonly longMm: number; readonly tallMm: number };
+
+export type DivisionWay = {
+  readonly how: CutKind;
+  readonly button: string;
+  readonly fields: readonly NumberField[];
+  readonly names: (name: string) => readonly string[];
+  /** What is chosen from a list, where it is one of several kinds. */
+  readonly kinds?: { readonly key: 'shape' | 'feature'; readonly options: readonly { readonly value: string; readonly label: string }[] };
+};
+
+const rounded = (mm: number) => Math.max(0.5, Math.round(mm * 2) / 2);
+
+const size = (label: string, key: 'longMm' | 'shortMm', share: number): NumberField => ({
+  key,
+  label,
+  usual: ({ longMm, tallMm }) => rounded(Math.min(longMm, tallMm) * share),
+});
+const count: NumberField = { key: 'count', label: 'how many', usual: () => 1 };
+
+const FEATURES_OF_ZONES: readonly FeatureKind[] = FEATURES_COVERED.filter(
+  (kind) => !['neighbour', 'clip', 'works', 'seals', 'pivots', 'tapped-posts'].includes(kind),
+);
+
+export const DIVISION_WAYS: readonly DivisionWay[] = [
+  {
+    how: 'line',
+    button: 'by a line',
+    fields: [{ key: 'mm', label: 'height above its lower edge', usual: ({ tallMm }) => rounded(tallMm / 2) }],
+    names: () => ['Upper', 'Lower'],
+  },
+  {
+    how: 'stripe',
+    button: 'by a stripe',
+    fields: [
+      { key: 'mm', label: 'width of the stripe', usual: ({ tallMm }) => rounded(Math.min(4, tallMm / 6)) },
+      { key: 'fromMm', label: 'from its lower edge', usual: ({ tallMm }) => rounded(tallMm / 2) },
+    ],
+    names: () => ['Above', 'Stripe', 'Below'],
+  },
+  {
+    how: 'ends',
+    button: 'front, rear',
+    fields: [{ key: 'mm', label: 'length of the rear', usual: ({ longMm }) => rounded(longMm / 2) }],
+    names: () => ['Front', 'Rear'],
+  },
+  { how: 'sides', button: 'left, right', fields: [], names: () => ['Left', 'Right'] },
+  { how: 'inside', button: 'inside, outside', fields: [], names: () => ['Outside', 'Inside'] },
+  {
+    how: 'panel',
+    button: 'a panel',
+    fields: [size('length', 'longMm', 0.6), size('width', 'shortMm', 0.4), count],
+    names: (name) => [name, 'Panel'],
+  },
+  {
+    how: 'rim',
+    button: 'a rim',
+    fields: [{ key: 'mm', label: 'width of the rim', usual: ({ tallMm }) => rounded(Math.min(2, tallMm / 10)) }],
+    names: (name) => [name, 'Rim'],
+  },
+  {
+    how: 'shapes',
+    button: 'shapes',
+    fields: [size('height of one', 'longMm', 0.25), count],
+    names: (name) => [name, 'Shapes'],
+    kinds: { key: 'shape', options: MASK_SHAPES.map((value) => ({ value, label: value })) },
+  },
+  {
+    how: 'feature',
+    button: 'a feature',
+    fields: [size('length of one', 'longMm', 0.3), size('width', 'shortMm', 0.2), count],
+    names: (name) => [name, 'Feature'],
+    kinds: { key: 'feature', options: FEATURES_OF_ZONES.map((value) => ({ value, label: plain(value) })) },
+  },
+];
+
+/** The cut a form has described, with zones of its own. */
+export function cutOf(way: DivisionWay, zone: { id: string; name: string }, numbers: CutNumbers, at: string, newId: () => string): Cut {
+  const kind = numbers.shape ?? (numbers.feature ? plain(numbers.feature) : undefined);
+  const names = way.names(zone.name).map((name, index) => (kind && index === 1 ? kind[0].toUpperCase() + kind.slice(1) : name));
+  return { id: newId(), of: zone.id, how: way.how, numbers, at, into: names.map((name) => ({ id: newId(), name })) };
+}
