@@ -47,7 +47,7 @@ export function tram(): Piece {
         layers: [
           coatsOf('primer', 'primer-white', 2, { flatAfter: 800 }),
           coatsOf('ivory', 'ivory', 3, { covers: ['upper'] }),
-          coatsOf('line', 'slate', 2, { covers: ['line'] }),
+          coatsOf('line', 'slate', 3, { covers: ['line'] }),
           coatsOf('blue', 'estuary', 3, { covers: ['lower'] }),
           coatsOf('clear', 'satin', 2),
         ],

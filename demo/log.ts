@@ -14,7 +14,7 @@ export function demoLog(facts: Facts): LogEvent[] {
   log.step('tram', 'body', 'flat', 'primer', -3 * 1440);
   log.coats('tram', 'body', 1, 3, -2 * 1440 - 90, 20);
   log.step('tram', 'body', 'mask', 'line', -1440 - 120);
-  log.coats('tram', 'body', 2, 2, -1440 - 60, 20);
+  log.coats('tram', 'body', 2, 3, -1440 - 60, 20);
   log.step('tram', 'body', 'unmask', 'line', -1440 - 45);
 
   log.bareMetal('roller', -5 * 1440);

@@ -190,7 +190,7 @@ describe('a fastening', () => {
 });
 
 describe('a parcel', () => {
-  const typed = (more = {}) => ({ name: 'Tyres', price: '', due: '', source: '', partId: '', ...more });
+  const typed = (more = {}) => ({ name: 'Tyres', price: '', due: '', source: '', holds: '', ...more });
   it.each([
     ['no name', { name: ' ' }, 'name', 'Say what is to come'],
     ['a price in words', { price: 'dear' }, 'price', 'a sum of money'],
@@ -201,7 +201,7 @@ describe('a parcel', () => {
   });
   it('holds the fit, or the part that waits for it, and invents no day', () => {
     expect(parcelAnswersSchema.parse(typed())).toEqual({ name: 'Tyres', price: 0, arrived: false });
-    expect(parcelAnswersSchema.parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', partId: 'wheels' }))).toEqual({
+    expect(parcelAnswersSchema.parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', holds: 'part wheels' }))).toEqual({
       name: 'Tyres',
       price: 640,
       arrived: false,

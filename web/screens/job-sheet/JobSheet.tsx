@@ -11,7 +11,7 @@ import { Portrait } from '../../views/Portrait.tsx';
 import { PieceStatus } from '../../views/PieceStatus.tsx';
 import { Coats } from './coats/Coats.tsx';
 import { Dates } from './Dates.tsx';
-import { Finish } from './Finish.tsx';
+import { Finish } from './finish/Finish.tsx';
 import { Masking } from './masking/Masking.tsx';
 import { Money } from './Money.tsx';
 import { RecordSection } from './RecordSection.tsx';

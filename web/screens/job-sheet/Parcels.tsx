@@ -69,7 +69,7 @@ export function Parcels({ piece }: { piece: Piece }) {
   );
 }
 
-const FRESH = { name: '', price: '', due: '', source: '', partId: '' } as const;
+const FRESH = { name: '', price: '', due: '', source: '', holds: '' } as const;
 
 function ParcelForm({ piece }: { piece: Piece }) {
   const { save } = useSaving();
@@ -104,11 +104,23 @@ function ParcelForm({ piece }: { piece: Piece }) {
         <TextField label="From" quiet mono={false} maxLength={80} problem={errors.source?.message} {...register('source')} />
         <label className="block">
           <span className="second mb-1 block">What waits for it</span>
-          <select className="field" {...register('partId')}>
+          <select className="field" {...register('holds')}>
             <option value="">the fit</option>
             {piece.parts.map((part) => (
-              <option key={part.id} value={part.id}>
+              <option key={part.id} value={`part ${part.id}`}>
                 all work on {part.name.toLowerCase()}
+              </option>
+            ))}
+            {piece.parts
+              .filter((part) => (part.decals ?? []).length > 0)
+              .map((part) => (
+                <option key={part.id} value={`decal ${part.id}`}>
+                  the decals of {part.name.toLowerCase()}
+                </option>
+              ))}
+            {(piece.tasks ?? []).map((task) => (
+              <option key={task.id} value={`task ${task.id}`}>
+                “{task.name}”
               </option>
             ))}
           </select>
@@ -124,6 +136,9 @@ function ParcelForm({ piece }: { piece: Piece }) {
 /** What the plan keeps back until it is here. */
 function waitsFor(parcel: Parcel, piece: Piece): string {
   const part = piece.parts.find((own) => own.id === parcel.holds?.partId);
+  const task = piece.tasks?.find((own) => own.id === parcel.holds?.taskId);
+  if (task) return `“${task.name}” waits for it`;
+  if (part && parcel.holds?.stage === 'decal') return `the decals of ${part.name.toLowerCase()} wait for it`;
   return part ? `${part.name.toLowerCase()} waits for it` : 'the fit waits for it';
 }
 

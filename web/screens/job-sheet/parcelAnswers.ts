@@ -9,9 +9,10 @@ export const parcelAnswersSchema = z
     price: z.string(),
     due: z.union([z.literal(''), parcelSchema.shape.due.unwrap()]),
     source: z.string().trim().max(80),
-    partId: z.string(),
+    /** A part, its decals or a task, by a word and its id; empty: the fit. */
+    holds: z.string(),
   })
-  .transform(({ name, price, due, source, partId }, context): Omit<Parcel, 'id'> => {
+  .transform(({ name, price, due, source, holds }, context): Omit<Parcel, 'id'> => {
     const amount = price.trim() ? parseNumber(price) : 0;
     if (amount === null || amount < 0 || amount > 100_000) {
       context.addIssue({ code: 'custom', path: ['price'], message: 'A price is a sum of money, such as 6,40.' });
@@ -23,6 +24,12 @@ export const parcelAnswersSchema = z
       arrived: false,
       ...(source ? { source } : {}),
       ...(due ? { due } : {}),
-      ...(partId ? { holds: { partId } } : {}),
+      ...(holds ? { holds: heldBy(holds) } : {}),
     };
   });
+
+function heldBy(holds: string): NonNullable<Parcel['holds']> {
+  const [what, id] = [holds.slice(0, holds.indexOf(' ')), holds.slice(holds.indexOf(' ') + 1)];
+  if (what === 'task') return { taskId: id };
+  return what === 'decal' ? { partId: id, stage: 'decal' } : { partId: id };
+}

@@ -8,6 +8,7 @@ import { useSaving } from '../../../app/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { Why } from '../../../views/Why.tsx';
 import { AddLayer } from './AddLayer.tsx';
+import { BetweenLayers } from './BetweenLayers.tsx';
 import { Board } from './Board.tsx';
 import { CoatStack, type JointMark } from './CoatStack.tsx';
 import { JointCard } from './JointCard.tsx';
@@ -90,6 +91,12 @@ export function Coats({ piece, view }: SectionProps) {
           <CoatStack stack={stack} part={part} marks={marks} chosen={chosen ?? shown?.layerId ?? null} onChoose={setChosen} />
         )}
         <LayerList part={part} stack={stack} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
+        <BetweenLayers
+          pieceId={piece.id}
+          part={part}
+          layers={stack.layers}
+          dressings={view.dressings.filter((own) => own.partId === part.id)}
+        />
         <Optional piece={piece} part={part} layers={stack.layers} onLayers={saveLayers} />
         <AddLayer
           part={part}

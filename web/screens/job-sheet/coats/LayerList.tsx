@@ -148,16 +148,16 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
         />
       )}
       <span className="flex min-w-0 flex-wrap items-baseline">
-        <button type="button" className="truncate text-left font-[650] text-ink" onClick={onChoose}>
+        <button type="button" className="mr-2 truncate text-left font-[650] text-ink" onClick={onChoose}>
           {name}
         </button>
         {zones.length > 1 && !laid && (
-          <span className="ml-2 min-w-0">
+          <span className="mr-2 min-w-0">
             <WhereOn label={`Where ${name} goes`} zones={zones} covers={layer.covers} onChange={onCovers} />
           </span>
         )}
         {view?.coatsToHide != null && (
-          <span className="second ml-2 shrink-0 text-small">
+          <span className="second shrink-0 text-small">
             <Why
               title="Coats to hide"
               text={`Over ${view.groundName} it takes ${view.coatsToHide} coats until at most 2 % of the contrast shows.`}

@@ -20,36 +20,36 @@ export function Covers({ piece, part }: { piece: Piece; part: Part }) {
         {lines.map((line) => {
           const feature = features.find((own) => own.id === line.featureId);
           return (
-            <li key={line.featureId ?? line.text} className="flex items-center justify-between gap-2 border-b border-hairline py-1.5">
-              <span>{line.text}</span>
-              <span className="flex items-center">
+            <li key={line.featureId ?? line.text} className="border-b border-hairline py-1.5">
+              <span className="flex items-baseline justify-between gap-3">
+                <span>{line.text}</span>
                 <Why title="Minutes" text={`On and off, for all of them on one copy. Usual: ${line.cover}.`} source={line.source}>
-                  <span className="figure">{Math.max(1, Math.round(line.minutes))} min</span>
+                  <span className="figure whitespace-nowrap">{Math.max(1, Math.round(line.minutes))} min</span>
                 </Why>
-                {feature && (
-                  <>
-                    <HowCovered
-                      what={line.text}
-                      cover={line.cover}
-                      onChange={(cover) =>
-                        keep(
-                          features.map((own) => (own === feature ? { ...own, cover } : own)),
-                          'Noted.',
-                        )
-                      }
-                    />
-                    <RemoveButton
-                      what={line.text}
-                      onRemove={() =>
-                        keep(
-                          features.filter((own) => own !== feature),
-                          'It is out.',
-                        )
-                      }
-                    />
-                  </>
-                )}
               </span>
+              {feature && (
+                <span className="flex items-center justify-end">
+                  <HowCovered
+                    what={line.text}
+                    cover={line.cover}
+                    onChange={(cover) =>
+                      keep(
+                        features.map((own) => (own === feature ? { ...own, cover } : own)),
+                        'Noted.',
+                      )
+                    }
+                  />
+                  <RemoveButton
+                    what={line.text}
+                    onRemove={() =>
+                      keep(
+                        features.filter((own) => own !== feature),
+                        'It is out.',
+                      )
+                    }
+                  />
+                </span>
+              )}
             </li>
           );
         })}
@@ -62,7 +62,7 @@ export function Covers({ piece, part }: { piece: Piece; part: Part }) {
 function HowCovered({ what, cover, onChange }: { what: string; cover: Cover; onChange: (cover: Cover) => void }) {
   return (
     <select
-      className="field ml-2 !min-h-8 !w-24 text-small"
+      className="field !min-h-8 !w-28 text-small"
       aria-label={`How: ${what}`}
       value={cover}
       onChange={(event) => onChange(event.target.value as Cover)}

@@ -8,6 +8,7 @@ import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
 
 const KIND_NAMES: Record<DecalKind, string> = { waterslide: 'waterslide', printed: 'printed at home', vinyl: 'self-adhesive vinyl' };
@@ -57,7 +58,9 @@ export function Decals({ piece, part, layers, dressings }: Props) {
           );
         })}
       </ul>
-      <AddDecal part={part} layers={layers} onAdd={(decal) => keep([...decals, decal], `${decal.name} is a step of its own.`)} />
+      <Adding label="Add a decal">
+        <AddDecal part={part} layers={layers} onAdd={(decal) => keep([...decals, decal], `${decal.name} is a step of its own.`)} />
+      </Adding>
     </section>
   );
 }

@@ -17,6 +17,7 @@ import { PaintStrip } from '../../../views/paint.tsx';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { colourName, PALETTE } from '../../../views/SwatchPicker.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
 
 const WAY_NAMES: Record<DetailWay, string> = {
@@ -61,7 +62,9 @@ export function Details({ piece, part, layers, dressings }: Props) {
           />
         ))}
       </ul>
-      <AddDetail part={part} layers={layers} onAdd={(detail) => keep([...details, detail], `${detail.name} is a step of its own.`)} />
+      <Adding label="Add a detail">
+        <AddDetail part={part} layers={layers} onAdd={(detail) => keep([...details, detail], `${detail.name} is a step of its own.`)} />
+      </Adding>
     </section>
   );
 }

@@ -86,18 +86,18 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
         </h2>
         {order && <p className="mt-1">{sentence(order.because)}</p>}
         <PartDrawing drawn={drawn} looks={looks} chosen={chosen.id} tall={size.tallMm / size.longMm} onChoose={choose} />
+        {order && (
+          <>
+            <h3 className="mt-3 font-[650] text-ink">In this order</h3>
+            <OrderPictures order={order} stack={stack} drawn={drawn} steps={steps} />
+          </>
+        )}
         <ZoneButtons looks={looks} chosen={chosen.id} onChoose={choose} />
         <ChosenZone piece={piece} part={part} look={chosen} />
         {tracing ? (
           <TraceZone piece={piece} part={part} zone={chosen} onCut={cut} onCancel={() => trace(false)} />
         ) : (
           <DivideZone part={part} zone={chosen} size={size} onCut={cut} onTrace={() => trace(true)} />
-        )}
-        {order && (
-          <>
-            <h3 className="mt-5 font-[650] text-ink">In this order</h3>
-            <OrderPictures order={order} stack={stack} drawn={drawn} steps={steps} />
-          </>
         )}
         <TapeSteps part={part} steps={steps.filter((step) => step.stage === 'mask' || step.stage === 'unmask')} />
         <Lines piece={piece} part={part} />

@@ -7,7 +7,7 @@ import { fillOf, type ZoneLook } from './zoneColours.ts';
 const WIDE = 420;
 const LABELS = 220;
 const LEAST_TALL = 150;
-const LABEL_APART = 38;
+const LABEL_APART = 42;
 
 /** A part from the side with its zones, each named beside it; press one to choose it. */
 export function PartDrawing({
@@ -24,7 +24,7 @@ export function PartDrawing({
   tall: number;
   onChoose: (zoneId: string) => void;
 }) {
-  const size = { wide: WIDE, tall: Math.max(LEAST_TALL, Math.min(240, WIDE * tall), LABEL_APART * looks.length) };
+  const size = { wide: WIDE, tall: Math.max(LEAST_TALL, Math.min(240, WIDE * tall), LABEL_APART * (looks.length + 0.5)) };
   const labels = labelled(looks, drawn, size.tall);
   return (
     <svg viewBox={`-8 -8 ${WIDE + LABELS + 16} ${size.tall + 16}`} className="mt-3 w-full" role="img" aria-label="The part and its zones">
@@ -74,7 +74,7 @@ function labelled(looks: readonly ZoneLook[], drawn: readonly DrawnZone[], tall:
   const apart = Math.min(LABEL_APART, tall / Math.max(1, wanted.length));
   let least = 14;
   return wanted.map(({ look, from }, index) => {
-    const y = Math.min(Math.max(from.y, least), tall - (wanted.length - index - 1) * apart - 14);
+    const y = Math.min(Math.max(from.y, least), tall - (wanted.length - index - 1) * apart - 18);
     least = y + apart;
     return { look, from, y };
   });

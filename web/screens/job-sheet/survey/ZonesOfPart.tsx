@@ -1,4 +1,4 @@
-import { faceSchema, type Part, plain } from '#core/facts/index';
+import { faceSchema, type Part, plain, standingZones, withZone } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
@@ -81,34 +81,13 @@ export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields:
         })}
       </ul>
       <AddFace part={part} onChange={onChange} />
-      {part.edges.map((edge, index) => (
-        <label key={`${edge.a}${edge.b}`} className="mt-2 flex flex-wrap items-center gap-3">
-          <span>
-            {zoneName(part, edge.a)} meets {zoneName(part, edge.b)}, {words.length(edge.mm)}: it runs
-          </span>
-          <input
-            className="field !min-h-9 !w-64"
-            defaultValue={edge.runs ?? ''}
-            maxLength={120}
-            placeholder="18 mm above the sill"
-            onBlur={(event) => {
-              const runs = event.target.value.trim();
-              if (runs === (edge.runs ?? '')) return;
-              onChange(
-                { edges: part.edges.map((own, at) => (at === index ? { ...own, runs: runs || undefined } : own)) },
-                'Noted: the mask is set out by it.',
-              );
-            }}
-          />
-        </label>
-      ))}
       {mixed && (
         <button type="button" className="act mt-2 !min-h-10" onClick={apart}>
           Give the hidden faces a film of their own
         </button>
       )}
       <ul className="mt-2 space-y-2">
-        {part.zones.map((zone) => (
+        {standingZones(part).map((zone) => (
           <li key={zone.id} className="flex flex-wrap items-center gap-3">
             <span className="font-[650] text-ink">{zone.name}</span>
             <label className="flex items-center gap-2">
@@ -118,14 +97,8 @@ export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields:
                 value={zone.bare ?? ''}
                 onChange={(event) => {
                   const bare = event.target.value || undefined;
-                  onChange(
-                    {
-                      zones: part.zones.map(({ bare: was, ...own }) =>
-                        own.id === zone.id ? { ...own, ...(bare ? { bare } : {}) } : { ...own, ...(was ? { bare: was } : {}) },
-                      ),
-                    },
-                    bare ? `${zone.name} stays bare: ${bare}.` : `${zone.name} is painted.`,
-                  );
+                  const { zones, cuts } = withZone(part, zone.id, ({ bare: _was, ...own }) => ({ ...own, ...(bare ? { bare } : {}) }));
+                  onChange({ zones, ...(cuts ? { cuts } : {}) }, bare ? `${zone.name} stays bare: ${bare}.` : `${zone.name} is painted.`);
                 }}
               >
                 <option value="">no: it is painted</option>
@@ -211,8 +184,4 @@ function AddFace({ part, onChange }: { part: Part; onChange: (fields: Partial<Pa
       )}
     </form>
   );
-}
-
-function zoneName(part: Part, id: string): string {
-  return part.zones.find((zone) => zone.id === id)?.name ?? id;
 }

@@ -1,18 +1,20 @@
-import { plain } from '#core/facts/index';
-import { fitOrder } from '#core/survey/index';
-import { asSentence, listed } from '#core/units/index';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
-import { useWords } from '../../app/useWords.ts';
-import { Parcels } from './Parcels.tsx';
-import { Cautions } from '../../views/Cautions.tsx';
-import type { SectionProps } from './sectionProps.ts';
+import { asSentence, counted, listed } from '#core/units/index';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { useSaving } from '../../../app/useFacts.ts';
+import { useWords } from '../../../app/useWords.ts';
+import { Parcels } from '../Parcels.tsx';
+import { Cautions } from '../../../views/Cautions.tsx';
+import { FitStages } from './FitStages.tsx';
+import { Tasks } from './Tasks.tsx';
+import { TouchUps } from './TouchUps.tsx';
+import type { SectionProps } from '../sectionProps.ts';
 
 /** What must have come and cured before the parts go together, and the last checks. */
 export function Finish({ piece, view }: SectionProps) {
   const { plan } = usePlan();
   const { save } = useSaving();
   const words = useWords();
+  const open = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'touch-up').length;
   const fit = plan.steps.find((step) => step.pieceId === piece.id && step.stage === 'fit');
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
@@ -30,34 +32,28 @@ export function Finish({ piece, view }: SectionProps) {
             {asSentence((fit.placed ? (fit.notBeforeWhy ?? fit.placed.hold.text) : fit.unplacedWhy) ?? '')}
           </p>
         )}
-        <h3 className="mt-4 font-[650] text-ink">Parts, in the order they go together</h3>
-        <ol className="mt-1">
-          {fitOrder(piece).map((part) => (
-            <li key={part.id} className="flex justify-between border-b border-hairline py-2">
-              <span>
-                {part.name}
-                {part.copies > 1 ? ` × ${part.copies}` : ''}
-              </span>
-              <span className="second">
-                {view.stacks[part.id]?.filmUm
-                  ? `${Math.round(view.stacks[part.id].filmUm)} µm on each face: check the fit`
-                  : plain(part.material)}
-              </span>
-            </li>
-          ))}
-        </ol>
+        <FitStages piece={piece} view={view} />
+        <Tasks piece={piece} view={view} />
+        <TouchUps piece={piece} view={view} />
         <h3 className="mt-4 font-[650] text-ink">Before it leaves the bench</h3>
         <p className="mt-1">
-          Rolls or turns freely. Doors and lids close. Sits level. No bare metal inside screw holes. The touch-up list is empty.
+          Rolls or turns freely. Doors and lids close. Sits level. No bare metal inside screw holes.{' '}
+          {open === 0 ? 'The touch-up list is empty.' : ''}
         </p>
         {view.missing.length > 0 && <p className="mt-3 font-[650]">Still missing: {listed(view.missing)}.</p>}
         {!piece.finished && (
           <button
             type="button"
             className="act mt-4"
-            onClick={() => void save('pieces', { ...piece, finished: true }, `${piece.name} is finished.`)}
+            onClick={() =>
+              void save(
+                'pieces',
+                { ...piece, finished: true },
+                open === 0 ? `${piece.name} is finished.` : `${piece.name} is displayed, with a list for later.`,
+              )
+            }
           >
-            It is finished
+            {open === 0 ? 'It is finished' : `It is displayed, with ${counted(open, 'spot')} for later`}
           </button>
         )}
         {piece.finished && (
