@@ -2,7 +2,7 @@ import { type BelowFamily, type Decal, type Detail, type Family, type Material, 
 import { familyDrying } from '#core/drying/index';
 import { capital } from '#core/units/index';
 import { biteAgainstResistance } from './biteRule.ts';
-import type { Above, Below, Finding, JointVerdict } from './jointTypes.ts';
+import { type Above, type Below, type Finding, isBetter, type JointVerdict } from './jointTypes.ts';
 import { namedPair } from './namedPairs.ts';
 import { aboveOf } from './stack.ts';
 import type { ResolvedLayer } from './resolve.ts';
@@ -14,12 +14,20 @@ export function detailOn(detail: Pick<Detail, 'family'>, below: BelowFamily | nu
   return solventOver({ family: below, material, state: 'dry', role: 'colour' }, { family: detail.family, role: 'colour', by: 'brush' });
 }
 
-/** What goes over a detail that is dry; over markers and drybrushed metal nothing is certain until it is tried. */
-export function overDetail(detail: Pick<Detail, 'family' | 'way' | 'name'>, layer: ResolvedLayer, material: Material): Finding {
-  const answer = solventOver({ family: detail.family, material, state: 'dry', role: 'colour' }, aboveOf(layer, false));
+export type OverDetail = Finding & {
+  /** It sits better once the detail has cured: the coat waits for that. */
+  readonly onceCured: boolean;
+};
+
+/** What goes over a detail, once it is dry or, where that sits better, cured; over markers and drybrushed metal it must be tried. */
+export function overDetail(detail: Pick<Detail, 'family' | 'way' | 'name'>, layer: ResolvedLayer, material: Material): OverDetail {
+  const over = (state: 'dry' | 'cured') => solventOver({ family: detail.family, material, state, role: 'colour' }, aboveOf(layer, false));
+  const [dry, cured] = [over('dry'), over('cured')];
+  const onceCured = isBetter(cured.verdict, dry.verdict);
+  const answer = { ...(onceCured ? cured : dry), onceCured };
   if (answer.verdict !== 'sits' || !UNTRIED.includes(detail.way)) return answer;
   const because = `What goes over ${detail.name} is uncertain until it is tried: a scrap first.`;
-  return { verdict: 'care', rule: 'markers and drybrush', because };
+  return { ...answer, verdict: 'care', rule: 'markers and drybrush', because };
 }
 
 const UNTRIED: readonly Detail['way'][] = ['pen', 'drybrush'];

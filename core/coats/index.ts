@@ -31,6 +31,6 @@ export { shareSeen } from './hidingSeen.ts';
 export { clearNeeds, neverOptional } from './needed.ts';
 export { type FlatQuestion, flatRefused } from './flatting.ts';
 export { handFor, handServes } from './hand.ts';
-export { detailOn, overDecal, overDetail, type SolventAdvice, solventOn } from './detailJoint.ts';
+export { detailOn, type OverDetail, overDecal, overDetail, type SolventAdvice, solventOn } from './detailJoint.ts';
 export { keptPaint } from './keptPaint.ts';
 export { normalCoats, WEIGHT_OF, weightsOf } from './weight.ts';

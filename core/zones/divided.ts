@@ -1,7 +1,7 @@
 import { type Edge, type Face, type Facts, type LogEvent, type Part, type Piece, standingFor } from '#core/facts/index';
 import { type PaintedFace, paintedFaces } from '#core/survey/index';
 import { type CutOpen, cutOpen, type Side } from './cutting.ts';
-import { type Region, rootRegion } from './region.ts';
+import { lengthMm, type Region, rootRegion } from './region.ts';
 
 /**
  * A part with its cuts worked out: the zones that stand, their faces and the lines between them, as if they had been measured so.
@@ -69,6 +69,12 @@ export function facesToPaint(part: Part, zoneIds: readonly string[]): PaintedFac
   const covered = stored.zones.flatMap((zone) => under(zone.id));
   const zones = [...new Set(covered.map((face) => face.zoneId))].map((id) => ({ id, name: id }));
   return paintedFaces({ ...part, zones, faces: [...covered] }, 'all');
+}
+
+/** How long and how tall a standing zone is, mm. */
+export function zoneSize(part: Part, zoneId: string): { readonly longMm: number; readonly tallMm: number } {
+  const region = dividing(part).regions.find(({ zone }) => zone.id === zoneId);
+  return region ? { longMm: lengthMm(region), tallMm: region.tallMm } : { longMm: 0, tallMm: 0 };
 }
 
 /** Regions and sided lines of a part after its first `upTo` cuts; absent: after all. */

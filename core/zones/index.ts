@@ -1,4 +1,4 @@
-export { dividedFacts, dividedPart, dividedPiece, facesToPaint } from './divided.ts';
+export { dividedFacts, dividedPart, dividedPiece, facesToPaint, zoneSize } from './divided.ts';
 export { coatsLaidOn, lastCut, type Merge, merged } from './merging.ts';
 export { type Island, islandOf, shapeOf } from './outline.ts';
 export { cutRefused, decalRefused, firstRefused } from './refused.ts';

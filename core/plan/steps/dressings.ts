@@ -77,23 +77,24 @@ export class Dressings {
   /** What the first coat of a layer must know of those below it, once: later layers lie on that coat. */
   under(placed: PlacedLayer): Dressed {
     const here = this.#laid.filter(({ zone }) => placed.zones.includes(zone));
-    const { material } = this.#chain.of.part;
-    const answers = here.map((laid) => {
-      const answer =
-        'detail' in laid ? overDetail(laid.detail, placed.resolved, material) : overDecal(laid.decal, placed.resolved, material);
-      const { id } = 'detail' in laid ? laid.detail : laid.decal;
-      const known = this.#judged.get(id);
-      if (known && known.above === null)
-        this.#judged.set(id, { ...known, above: { verdict: answer.verdict, because: answer.because, layerId: placed.resolved.layer.id } });
-      return { ...answer, name: 'detail' in laid ? laid.detail.name : laid.decal.name };
-    });
+    const answers = here.map((laid) => this.#judgeOver(laid, placed));
     const stop = answers.find(({ verdict }) => verdict === 'stop');
     for (const laid of here) this.#laid.splice(this.#laid.indexOf(laid), 1);
     return {
       stop: stop ? `${placed.resolved.name} over ${stop.name}: ${stop.because}` : null,
       care: answers.some(({ verdict }) => verdict === 'care'),
-      constraints: here.map(dryFirst),
+      constraints: answers.map(({ wait }) => wait),
     };
+  }
+
+  #judgeOver(laid: Laid, { resolved }: PlacedLayer) {
+    const { material } = this.#chain.of.part;
+    const { id, name } = 'detail' in laid ? laid.detail : laid.decal;
+    const { verdict, because, onceCured } =
+      'detail' in laid ? overDetail(laid.detail, resolved, material) : { ...overDecal(laid.decal, resolved, material), onceCured: false };
+    const known = this.#judged.get(id);
+    if (known && known.above === null) this.#judged.set(id, { ...known, above: { verdict, because, layerId: resolved.layer.id } });
+    return { verdict, because, name, wait: dryFirst(laid, onceCured) };
   }
 
   #addDetail(detail: Detail, films: PartFilms): void {
@@ -233,8 +234,9 @@ function decalDraft(decal: Decal, part: Part, zone: number, because: string): St
   };
 }
 
-function dryFirst(laid: Laid): Constraint {
-  return 'detail' in laid
-    ? onceReached(laid.film, 'handle', `${laid.detail.name} must be dry`)
-    : dwell(laid.ref, [DECAL_DRIES, null], `the decal ${laid.decal.name} dries a day before anything goes over it`);
+function dryFirst(laid: Laid, onceCured: boolean): Constraint {
+  if ('decal' in laid) return dwell(laid.ref, [DECAL_DRIES, null], `the decal ${laid.decal.name} dries a day before anything goes over it`);
+  return onceCured
+    ? onceReached(laid.film, 'cured', `${laid.detail.name} must have cured: younger it would lift`)
+    : onceReached(laid.film, 'handle', `${laid.detail.name} must be dry`);
 }

@@ -26,6 +26,7 @@ import { partKeyParts } from './stepKeyParts.ts';
 import { stayOf, whoText } from './stay.ts';
 import { useToGo } from './useToGo.ts';
 import { WindowBar } from './WindowBar.tsx';
+import { ZonesAtBench } from './ZonesAtBench.tsx';
 
 type Sheet = 'wait' | 'trouble' | null;
 
@@ -133,6 +134,7 @@ export function Bench() {
         )}
         <Countdown ready={ready} opensIn={opensIn} closesIn={closes === null ? null : closes - now} />
         <WindowBar step={step} now={now} />
+        <ZonesAtBench step={step} piece={piece} />
         <p className="mt-4 text-[16px] leading-relaxed text-[#e4e4e4]">
           {step.detail ? `${asSentence(step.detail)} ` : ''}
           {step.missedUntil !== null &&

@@ -156,6 +156,7 @@ function AddTask({ piece, view }: Props) {
             <span className="second block text-small">{end}</span>
             <select
               className="field !min-h-10 !w-56"
+              aria-label={`It comes ${end}`}
               value={ties[end]}
               onChange={(event) => setTies({ ...ties, [end]: event.target.value })}
             >

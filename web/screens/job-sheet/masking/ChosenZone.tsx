@@ -10,7 +10,7 @@ import { colourName, SwatchPicker } from '../../../views/SwatchPicker.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
 import { type Paint, withColour } from './coloured.ts';
-import type { ZoneLook } from './zoneColours.ts';
+import type { ZoneLook } from '../../../views/zoneColours.ts';
 
 /** The zone that is chosen: its name, its colour, and the way back to what it was cut from. */
 export function ChosenZone({ piece, part, look }: { piece: Piece; part: Part; look: ZoneLook }) {

@@ -1,4 +1,4 @@
-import { type Cut, type CutNumbers, cutSchema, type Part } from '#core/facts/index';
+import { type Cut, type CutNumbers, cutSchema, type Part, standingZones } from '#core/facts/index';
 import { parseQuantity, toIso } from '#core/units/index';
 import { cutRefused } from '#core/zones/index';
 import { useState } from 'react';
@@ -94,7 +94,9 @@ function CutForm({
       if (!read.ok) return setProblem(`${label}: ${read.mend}`);
       numbers[key] = read.value;
     }
-    const read = cutSchema.safeParse(cutOf(way, zone, numbers as CutNumbers, toIso(nowMinute()), newId));
+    const read = cutSchema.safeParse(
+      cutOf({ way, zone, numbers: numbers as CutNumbers, taken: standingZones(part).map((own) => own.name) }, toIso(nowMinute()), newId),
+    );
     if (!read.success) return setProblem(read.error.issues[0].message);
     const refused = cutRefused(part, read.data);
     if (refused) return setProblem(refused);

@@ -1,7 +1,7 @@
 import { type Cut, hasPaintedZone, type Part } from '#core/facts/index';
 import { isPlanned } from '#core/safety/index';
 import { counted } from '#core/units/index';
-import { schematic } from '#core/zones/index';
+import { schematic, zoneSize } from '#core/zones/index';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -21,7 +21,7 @@ import { PartDrawing } from './PartDrawing.tsx';
 import { Stencils } from './Stencils.tsx';
 import { TapeSteps } from './TapeSteps.tsx';
 import { TraceZone } from './TraceZone.tsx';
-import { shareOfZones, zoneLooks } from './zoneColours.ts';
+import { shareOfZones, zoneLooks } from '../../../views/zoneColours.ts';
 
 const VIEWS = [
   { value: 'zones', label: 'Zones and order' },
@@ -70,7 +70,6 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
   const chosen = looks.find((look) => look.id === wished) ?? looks[0];
   const order = view.masking[part.id];
   const steps = plan.steps.filter((step) => step.pieceId === piece.id && step.on.some((on) => on.partId === part.id));
-  const size = { longMm: longestOf(part), tallMm: tallestOf(part) };
   const cut = (own: Cut) => {
     trace(false);
     // The new zone is the one to go on with.
@@ -85,7 +84,7 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
           {part.name}: {looks.length === 1 ? 'one zone' : counted(looks.length, 'zone')}
         </h2>
         {order && <p className="mt-1">{sentence(order.because)}</p>}
-        <PartDrawing drawn={drawn} looks={looks} chosen={chosen.id} tall={size.tallMm / size.longMm} onChoose={choose} />
+        <PartDrawing drawn={drawn} looks={looks} chosen={chosen.id} tall={tallestOf(part) / longestOf(part)} onChoose={choose} />
         {order && (
           <>
             <h3 className="mt-3 font-[650] text-ink">In this order</h3>
@@ -97,7 +96,7 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
         {tracing ? (
           <TraceZone piece={piece} part={part} zone={chosen} onCut={cut} onCancel={() => trace(false)} />
         ) : (
-          <DivideZone part={part} zone={chosen} size={size} onCut={cut} onTrace={() => trace(true)} />
+          <DivideZone part={part} zone={chosen} size={zoneSize(part, chosen.id)} onCut={cut} onTrace={() => trace(true)} />
         )}
         <TapeSteps part={part} steps={steps.filter((step) => step.stage === 'mask' || step.stage === 'unmask')} />
         <Lines piece={piece} part={part} />

@@ -24,6 +24,7 @@ export function WhenAndWhere({
           <span className="second block text-small">on</span>
           <select
             className="field !min-h-10 !w-36"
+            aria-label="On which zone"
             value={spot.zoneId}
             onChange={(event) => onChange({ ...spot, zoneId: event.target.value })}
           >
@@ -39,6 +40,7 @@ export function WhenAndWhere({
         <span className="second block text-small">after</span>
         <select
           className="field !min-h-10 !w-48"
+          aria-label="After which layer"
           value={spot.after ?? ''}
           onChange={(event) => onChange({ ...spot, after: event.target.value || null })}
         >

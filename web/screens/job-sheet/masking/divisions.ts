@@ -1,3 +1,4 @@
+import { capital } from '#core/units/index';
 import { type Cut, type CutKind, type CutNumbers, FEATURES_COVERED, type FeatureKind, MASK_SHAPES, plain } from '#core/facts/index';
 
 /** Ways to divide a zone: what each asks, what its zones are called at first. */
@@ -84,9 +85,25 @@ export const DIVISION_WAYS: readonly DivisionWay[] = [
   },
 ];
 
+export type Described = {
+  readonly way: DivisionWay;
+  readonly zone: { readonly id: string; readonly name: string };
+  readonly numbers: CutNumbers;
+  /** Names of the zones there are: no two are called alike. */
+  readonly taken: readonly string[];
+};
+
 /** The cut a form has described, with zones of its own. */
-export function cutOf(way: DivisionWay, zone: { id: string; name: string }, numbers: CutNumbers, at: string, newId: () => string): Cut {
+export function cutOf({ way, zone, numbers, taken }: Described, at: string, newId: () => string): Cut {
   const kind = numbers.shape ?? (numbers.feature ? plain(numbers.feature) : undefined);
-  const names = way.names(zone.name).map((name, index) => (kind && index === 1 ? kind[0].toUpperCase() + kind.slice(1) : name));
-  return { id: newId(), of: zone.id, how: way.how, numbers, at, into: names.map((name) => ({ id: newId(), name })) };
+  const names = way.names(zone.name).map((name, index) => (kind && index === 1 ? capital(kind) : name));
+  const others = taken.filter((name) => name !== zone.name);
+  return { id: newId(), of: zone.id, how: way.how, numbers, at, into: names.map((name) => ({ id: newId(), name: unlike(name, others) })) };
+}
+
+function unlike(name: string, others: readonly string[]): string {
+  let number = 2;
+  let own = name;
+  for (; others.includes(own); number++) own = `${name} ${number}`;
+  return own;
 }
