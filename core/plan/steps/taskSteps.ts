@@ -69,7 +69,7 @@ function taskStep(
     detail: [HOW[task.kind], task.note ?? '', task.aloneMinutes ? 'then left alone' : ''].filter(Boolean).join('; '),
     hazards: HAZARDS[task.kind] ?? [],
     because: `A step of your own, on ${listed(names)}.`,
-    constraints: task.after ? afterThat(task.after, piece, all, parts, context) : [],
+    constraints: [...(task.after ? afterThat(task.after, piece, all, parts, context) : []), ...ownWorkDone(task, parts)],
     ...(parcel && parcel.at === null ? { stopped: parcel.why } : {}),
   });
   return {
@@ -77,6 +77,16 @@ function taskStep(
     on: step.on.filter(({ partId }) => task.partIds.includes(partId)),
     ...(parcel && parcel.at !== null ? { notBefore: parcel.at, notBeforeWhy: parcel.why } : {}),
   };
+}
+
+/** A part that is fitted early is itself finished first. */
+function ownWorkDone(task: Task, parts: readonly PlannedPart[]): Constraint[] {
+  const own = parts.find(({ part }) => task.id === fitTaskId(part));
+  const last = own?.steps.at(-1);
+  return [
+    ...(last ? [after(last.id, 'it is finished itself before it goes on')] : []),
+    ...(own?.films ?? []).map((film) => onceReached(film, 'fit', `its ${film.name} must take handling`)),
+  ];
 }
 
 /** What a task waits for: another task and its setting, a layer that bears a hand, or the last of a kind of work. */
@@ -153,12 +163,16 @@ export function fitTasks(piece: Piece): Task[] {
   });
 }
 
+function fitTaskId(part: Part): string {
+  return `fit-${part.id}`;
+}
+
 function fitTask(piece: Piece, part: Part, host: Part, fit: Fit): Task {
   const joint = (piece.fastenings ?? []).find(({ a, b }) => (a === part.id && b === host.id) || (a === host.id && b === part.id));
   const glued = joint ? joint.kind === 'glue' : part.staysClear;
   const covered = fit.stage !== 'after-clear';
   return {
-    id: `fit-${part.id}`,
+    id: fitTaskId(part),
     kind: part.staysClear ? 'glazing' : glued ? 'glue' : 'own',
     name: `Fit ${part.name} on ${host.name}`.slice(0, 80),
     partIds: [part.id, host.id],
