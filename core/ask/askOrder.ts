@@ -12,6 +12,7 @@ const zoneSchema = z.strictObject({
   share: z.number().gt(0, 'A coat lets something through: a share above 0.').lt(1, 'A share is below 1.'),
   areaCm2: z.number().positive('A zone has an area above 0 cm².').max(1_000_000),
   transparent: z.boolean().optional(),
+  brushed: z.boolean().optional(),
 });
 
 const edgeSchema = z.strictObject({

@@ -1,3 +1,4 @@
+export { type EdgeFilm, type EdgeStep, type Levelling, levellings } from './levelling.ts';
 export { type Laid, type Nest, nested, shapesToCut, type Wanted } from './nesting.ts';
 export { templateSvg } from './template.ts';
 export { type Grouped, groupedColours } from './grouped.ts';

@@ -156,6 +156,18 @@ describe('orders a painter would know', () => {
     const insisted = insistedOrder(question, ['trim', 'body']);
     expect('stop' in insisted && insisted.stop).toContain('trim can never be taped');
   });
+  it('a brushed colour needs no mask and throws no overspray', () => {
+    const question = {
+      zones: [{ ...zone('trim', 'black', 10), brushed: true }, zone('body', 'white', 300)],
+      edges: [edge('trim', 'body')],
+      ground: GREY,
+    };
+    const last = insistedOrder(question, ['body', 'trim']);
+    expect('stop' in last ? last.stop : last.parts).toMatchObject({ masking: 0, covering: 0 });
+    const first = insistedOrder(question, ['trim', 'body']);
+    expect('stop' in first ? first.stop : first.parts.extraCoats).toBe(0);
+    expect('stop' in first ? first.stop : first.parts.masking).toBeGreaterThan(0);
+  });
   it('refuses more than twelve', () => {
     const zones = Array.from({ length: 13 }, (_, index) => zone(`z${index}`, 'red'));
     expect(() => bestOrder({ zones, edges: [], ground: WHITE })).toThrow(RangeError);
@@ -177,7 +189,7 @@ function simulatedCost(question: OrderQuestion, order: readonly number[], open: 
     if (below[now].length > 0 && (own.family === 'candy' || below[now].some((family) => !carries(family, own.family)))) return Infinity;
     const coats = [ground, ...reached[now]].map((lab) => coatsToHide(lab, own.lab, own.share).coats);
     cost += (Math.max(...coats) - coats[0]) * (own.coatMinutes ?? 0);
-    const under = touching.filter((other) => painted[other] || !open[now]);
+    const under = own.brushed ? [] : touching.filter((other) => painted[other] || !open[now]);
     if (under.length > 0) {
       const minutes = maskMinutes(
         under.flatMap((other) => between(now, other)),
@@ -190,7 +202,7 @@ function simulatedCost(question: OrderQuestion, order: readonly number[], open: 
       const safety = tapeSafety(own.family);
       if (safety === 'never') return Infinity;
       cost += safety === 'locked' ? 60 + 10 + (own.coatMinutes ?? 0) + 3 * (own.areaCm2 / 100) ** 0.65 : 30;
-      if (open[now])
+      if (open[now] && !own.brushed)
         for (const other of later)
           [reached[other], below[other]] = [
             [...reached[other], own.lab],
@@ -253,6 +265,7 @@ const madePart = (most: number) =>
         areaCm2: fc.integer({ min: 2, max: 600 }),
         coatMinutes: fc.integer({ min: 2, max: 9 }),
         family: fc.constantFrom(...FAMILIES_MADE),
+        brushed: fc.constantFrom(false, false, false, true),
       }),
       { minLength: 2, maxLength: most },
     )

@@ -13,6 +13,8 @@ export type OrderZone = {
   readonly areaCm2: number;
   /** Attended minutes of one more coat of it; absent: reckoned for a square of its area from a can. */
   readonly coatMinutes?: number;
+  /** Brushed: no overspray, so nothing is masked for it and it reaches nothing. */
+  readonly brushed?: boolean;
   /** It shows what lies below it: nothing may reach it first. */
   readonly transparent?: boolean;
 };

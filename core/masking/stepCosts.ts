@@ -91,6 +91,7 @@ export class StepCosts {
 
   /** Zones under tape while it goes on. */
   taped({ zone, painted, leavesOpen }: Laying): number {
+    if (this.#zones[zone].brushed) return 0;
     return leavesOpen ? this.#touching[zone] & painted : this.#touching[zone];
   }
 
@@ -115,7 +116,7 @@ export class StepCosts {
 
   /** The start of a mask counts once, its lines and covers add up. */
   #maskCost(zone: number, taped: number): OrderCost {
-    if (taped === 0) return NO_COST;
+    if (taped === 0 || this.#zones[zone].brushed) return NO_COST;
     let [masking, covering] = [BASE.mask + BASE.unmask, 0];
     for (const other of members(taped)) {
       masking += this.#pairs[zone][other].line;
@@ -158,8 +159,8 @@ function pairOf(own: OrderZone, other: OrderZone, { edges, material = 'steel' }:
     touch: between.length > 0,
     line: minutes.mask + minutes.unmask - BASE.mask - BASE.unmask,
     cover: minutes.cover,
-    coats: coatsToHide(other.lab, own.lab, own.share).coats,
-    stops: between.length > 0 && (showsThrough(own) || !sitsOn(own, other, material)),
+    coats: other.brushed ? 0 : coatsToHide(other.lab, own.lab, own.share).coats,
+    stops: between.length > 0 && !other.brushed && (showsThrough(own) || !sitsOn(own, other, material)),
   };
 }
 

@@ -4,7 +4,7 @@ export { type FilmAhead, filmsAhead, type FilmsAhead } from './filmStages.ts';
 export { type EndOf, laidFilms, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
 export { type BandOfFilm, hangingFilms, type HangingPart } from './hanging.ts';
 export { type History, historyOf } from './history.ts';
-export { layersInOrder, type PlacedLayer } from './layerOrder.ts';
+export { layersInOrder, type OrderedLayers, type PlacedLayer } from './layerOrder.ts';
 export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';
 export { PartFilms } from './partFilms.ts';
 export { evidenceOf } from './evidence.ts';

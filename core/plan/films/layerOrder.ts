@@ -87,6 +87,7 @@ function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly Pl
         lab: resolved.lab,
         share: resolved.share,
         transparent: resolved.transparent,
+        brushed: resolved.hand === 'brush',
         areaCm2: areaMm2(part.faces.filter((face) => ids.includes(face.zoneId))) / 100,
         coatMinutes:
           NEXT_COAT_SETUP_MINUTES + coatMinutes(faces, resolved.hand, part.copies, coatAmount(faces, resolved, resolved.hand).mlPerCoat),

@@ -21,6 +21,8 @@ export type Keepers = { readonly zones: readonly number[]; readonly edges: Part[
  * that a later colour covers may take overspray; one that has its last colour may not (BRIEF §9).
  */
 export function keepersOf(part: Part, placed: PlacedLayer, all: readonly PlacedLayer[]): Keepers {
+  // A brush throws no overspray.
+  if (placed.resolved.hand === 'brush') return { zones: [], edges: [] };
   const at = all.indexOf(placed);
   const isColour = ({ resolved }: PlacedLayer) => resolved.role === 'colour' || resolved.role === 'metallic';
   const coloured = (zone: number) => all.slice(0, at).some((layer) => isColour(layer) && layer.zones.includes(zone));

@@ -81,7 +81,7 @@ describe('the film in section', () => {
       ],
     });
     expect(stack.filmUm).toBe(12 + 4 * 12);
-    expect(stack.edgeSteps).toEqual([{ zones: 'Hull to Deck', um: 48 }]);
+    expect(stack.edgeSteps).toMatchObject([{ zones: 'Hull to Deck', um: 48 }]);
   });
   it('knows what is laid and what is still a wish', () => {
     const laid = [coat('primer', 1, 900, 'lacquer-primer', 'fine-primer', 12)];

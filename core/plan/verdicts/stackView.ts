@@ -10,10 +10,10 @@ import {
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
-import type { Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
+import type { Curve, Edge, Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
 import { facesToPaint } from '#core/zones/index';
-import { layersInOrder, type PlanContext } from '../films/index.ts';
+import { layersInOrder, type OrderedLayers, type PlacedLayer, type PlanContext } from '../films/index.ts';
 
 /** One layer as the coat stack draws it, bottom first. */
 export type LayerView = {
@@ -47,6 +47,18 @@ export type LayerView = {
   readonly source: 'label' | 'default';
 };
 
+/** A tape line with the layer that ends at it, how high that stands, and the layer it lies beside. */
+export type EdgeOfStack = {
+  readonly zones: string;
+  readonly um: number;
+  readonly mm: number;
+  readonly curve: Curve;
+  readonly layerId: string;
+  /** The last colour of the zone beside; null: it has none. */
+  readonly besideLayerId: string | null;
+  readonly besideZoneId: string;
+};
+
 export type StackView = {
   readonly layers: readonly LayerView[];
   readonly filmUm: number;
@@ -56,7 +68,7 @@ export type StackView = {
   /** Of the needs, what keeps the piece from being finished: a clear over what is no finish by itself. */
   readonly missing: readonly string[];
   /** Steps at tape lines: how high the later colour stands, µm. */
-  readonly edgeSteps: readonly { readonly zones: string; readonly um: number }[];
+  readonly edgeSteps: readonly EdgeOfStack[];
 };
 
 /** The stack of a part in the order it is laid, with film total, hiding, amounts and what is still missing on top. */
@@ -128,19 +140,34 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       part,
       part.layers.map((layer) => resolveLayer(layer, context.facts)),
     ),
-    edgeSteps: part.edges.flatMap((edge) => {
-      const place = (id: string) => part.zones.findIndex((zone) => zone.id === id);
-      const [a, b] = [place(edge.a), place(edge.b)];
-      const colour = colourUm(layers, a, b);
-      return colour > 0 && edge.mm > 0 ? [{ zones: `${part.zones[a].name} to ${part.zones[b].name}`, um: colour }] : [];
-    }),
+    edgeSteps: part.edges.filter(({ mm }) => mm > 0).flatMap((edge) => edgeOfStack(edge, part, layers)),
   };
 }
 
-/** The film of the layer that ends at an edge: what covers one of its zones and not the other, the thickest of them. */
-function colourUm(layers: ReturnType<typeof layersInOrder>['layers'], a: number, b: number): number {
-  const ending = layers.filter(({ zones }) => zones.includes(a) !== zones.includes(b));
-  return Math.max(0, ...ending.map(({ resolved }) => normalCoats(resolved.weights) * resolved.filmUm));
+/** The thickest layer that covers one zone of an edge and not the other: where it ends stands a step. */
+function edgeOfStack(edge: Edge, part: Part, layers: OrderedLayers['layers']): EdgeOfStack[] {
+  const [a, b] = [edge.a, edge.b].map((id) => part.zones.findIndex((zone) => zone.id === id));
+  const um = ({ resolved }: PlacedLayer) => normalCoats(resolved.weights) * resolved.filmUm;
+  const ending = layers.filter(({ zones }) => zones.includes(a) !== zones.includes(b)).sort((one, other) => um(other) - um(one));
+  const [high] = ending.filter((layer) => um(layer) > 0);
+  if (!high) return [];
+  const beside = high.zones.includes(a) ? b : a;
+  const colour = layers.filter(({ resolved, zones }) => zones.includes(beside) && isColour(resolved)).at(-1);
+  return [
+    {
+      zones: `${part.zones[a].name} to ${part.zones[b].name}`,
+      um: um(high),
+      mm: edge.mm * part.copies,
+      curve: edge.curve,
+      layerId: high.resolved.layer.id,
+      besideLayerId: colour?.resolved.layer.id ?? null,
+      besideZoneId: part.zones[beside].id,
+    },
+  ];
+}
+
+function isColour({ role }: ResolvedLayer): boolean {
+  return role === 'colour' || role === 'metallic';
 }
 
 /** A lit part blocks its light first, then is white inside (BRIEF §2). */

@@ -12,6 +12,7 @@ import { BetweenLayers } from './BetweenLayers.tsx';
 import { Board } from './Board.tsx';
 import { CoatStack, type JointMark } from './CoatStack.tsx';
 import { JointCard } from './JointCard.tsx';
+import { LevelEdges } from './LevelEdges.tsx';
 import { Levers, Mixing } from './Levers.tsx';
 import { MissedWindow } from './MissedWindow.tsx';
 import { Optional } from './Optional.tsx';
@@ -110,6 +111,7 @@ export function Coats({ piece, view }: SectionProps) {
         {piece.board && <Tiles piece={piece} part={part} layers={stack.layers} />}
         <Board piece={piece} part={part} joints={view.joints} />
         <Levers piece={piece} part={part} stack={stack} />
+        <LevelEdges part={part} stack={stack} />
         <Mixing part={part} stack={stack} />
         <Systems piece={piece} part={part} laid={laidIds.size > 0} onTake={saveLayers} />
         <section className="sheet !p-4" aria-label="Amounts">

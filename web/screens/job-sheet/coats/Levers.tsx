@@ -24,12 +24,6 @@ export function Levers(props: Props) {
       <ToneOf {...props} />
       <SheenOf {...props} />
       <Clear {...props} />
-      {props.stack.edgeSteps.map((step) => (
-        <p key={step.zones} className="mt-2 border-t border-hairline pt-2">
-          {step.zones}: the later colour stands <span className="figure">{Math.round(step.um)} µm</span> high. Clear of{' '}
-          <span className="figure">{Math.round(clearToBuild(POLISH, true, false).um + step.um)} µm</span> levels it.
-        </p>
-      ))}
     </section>
   );
 }

@@ -1,7 +1,8 @@
 import { labOf } from '#core/colour/index';
-import type { Cut, Part, Piece } from '#core/facts/index';
+import type { Cut, Family, Part, Piece } from '#core/facts/index';
 import { listed } from '#core/units/index';
-import { coatsLaidOn, merged } from '#core/zones/index';
+import { type OrderAnswer, tapeSafety } from '#core/masking/index';
+import { coatsLaidOn, dividedPart, merged } from '#core/zones/index';
 import { toast } from 'sonner';
 import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -9,11 +10,11 @@ import { PaintStrip } from '../../../views/paint.tsx';
 import { colourName, SwatchPicker } from '../../../views/SwatchPicker.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
-import { type Paint, withColour } from './coloured.ts';
+import { type Paint, withColour, withLock } from './coloured.ts';
 import type { ZoneLook } from '../../../views/zoneColours.ts';
 
 /** The zone that is chosen: its name, its colour, and the way back to what it was cut from. */
-export function ChosenZone({ piece, part, look }: { piece: Piece; part: Part; look: ZoneLook }) {
+export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: Part; look: ZoneLook; order: OrderAnswer | undefined }) {
   const { facts } = usePlan();
   const save = usePieceSave();
   const paint = (own: Paint, said: string) =>
@@ -63,11 +64,55 @@ export function ChosenZone({ piece, part, look }: { piece: Piece; part: Part; lo
           }
         />
       )}
+      <TapeWord
+        look={look}
+        part={part}
+        order={order}
+        onLock={(layerId) =>
+          void save(withPart(piece, part.id, { layers: withLock(part, layerId, facts, newId) }), 'Locked under clear: tape goes on that.')
+        }
+      />
       {cut && (
         <button type="button" className="chip !min-h-10" onClick={() => together(cut)}>
           put {listed(cut.into.map((zone) => zone.name.toLowerCase()))} together
         </button>
       )}
     </div>
+  );
+}
+
+/** What is to be known of tape on this zone's colour before anything is sprayed: never, or only under a clear. */
+function TapeWord({
+  look,
+  part,
+  order,
+  onLock,
+}: {
+  look: ZoneLook;
+  part: Part;
+  order: OrderAnswer | undefined;
+  onLock: (layerId: string) => void;
+}) {
+  const { colour } = look;
+  const touches = dividedPart(part).edges.some(({ a, b }) => a === look.id || b === look.id);
+  if (!colour || !touches) return null;
+  const safety = tapeSafety(colour.family as Family);
+  if (safety === 'clock') return null;
+  if (safety === 'never')
+    return (
+      <p className="basis-full border-l-4 border-ink pl-3 font-[650]">
+        {colour.name} can never be taped: it goes on after all that touches it.
+      </p>
+    );
+  const masked = order?.steps.some(({ zoneId, locked }) => zoneId === colour.layerId && locked);
+  if (!masked) return null;
+  return (
+    <p className="basis-full border-l-4 border-ink pl-3">
+      {colour.name} takes tape only under a cured clear, or on the clock at its own risk. A lock costs{' '}
+      <span className="figure">{Math.round(order?.parts.locking ?? 0)} min</span> and its curing.{' '}
+      <button type="button" className="chip ml-1 !min-h-9" onClick={() => onLock(colour.layerId)}>
+        lock it under clear
+      </button>
+    </p>
   );
 }

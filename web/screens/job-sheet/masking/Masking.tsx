@@ -92,7 +92,7 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
           </>
         )}
         <ZoneButtons looks={looks} chosen={chosen.id} onChoose={choose} />
-        <ChosenZone piece={piece} part={part} look={chosen} />
+        <ChosenZone piece={piece} part={part} look={chosen} order={order} />
         {tracing ? (
           <TraceZone piece={piece} part={part} zone={chosen} onCut={cut} onCancel={() => trace(false)} />
         ) : (

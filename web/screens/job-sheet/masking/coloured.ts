@@ -59,3 +59,23 @@ function newLayer(part: Part, paint: Paint, at: number, zoneId: string, facts: F
 }
 
 const BARE: Lab = { l: 62, a: 0, b: 0 };
+
+/** A clear over one colour alone, so that tape may touch it: the one on the shelf that serves, else any lacquer clear. */
+export function withLock(part: Part, layerId: string, facts: Facts, newId: () => string): Layer[] {
+  const at = part.layers.findIndex((layer) => layer.id === layerId);
+  const own = part.layers[at];
+  const product = facts.products.find((candidate) => facts.sheets.some((sheet) => sheet.id === candidate.sheetId && servesAsLock(sheet)));
+  const lock: Layer = {
+    id: newId(),
+    ...(product
+      ? { productId: product.id }
+      : { wanted: { family: 'acrylic-lacquer', role: 'clear', name: 'clear lacquer, gloss', lab: { l: 97, a: 0, b: 0 } } }),
+    coats: 2,
+    covers: own.covers,
+  };
+  return [...part.layers.slice(0, at + 1), lock, ...part.layers.slice(at + 1)];
+}
+
+function servesAsLock({ role, family, isocyanate }: Facts['sheets'][number]): boolean {
+  return role === 'clear' && family === 'acrylic-lacquer' && !isocyanate;
+}
