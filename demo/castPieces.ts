@@ -51,6 +51,7 @@ export function tram(): Piece {
           coatsOf('blue', 'estuary', 3, { covers: ['lower'] }),
           coatsOf('clear', 'satin', 2),
         ],
+        hold: { by: 'rod', spot: 'the front tapped post', startOn: 'the underside' },
         decals: [
           {
             id: 'number',

@@ -96,6 +96,21 @@ export const fitSchema = z
   .refine((fit) => fit.stage !== 'before-layer' || fit.layerId !== undefined, 'Say before which layer it goes on.');
 export type Fit = z.infer<typeof fitSchema>;
 
+export const HOLDS = ['hook', 'rod', 'clip', 'turntable', 'box'] as const;
+export const holdSchema = z.strictObject({
+  by: z.enum(HOLDS),
+  /** The unseen spot that the holder touches. */
+  spot: z.string().trim().max(80).optional(),
+  /** The face nobody will see, sprayed first: if the nozzle spits, it spits there. */
+  startOn: z.string().trim().max(80).optional(),
+  weightG: z
+    .number('Type a weight in grams.')
+    .positive('A weight is above 0 g.')
+    .max(50_000, 'More than 50 kg: check the unit.')
+    .optional(),
+});
+export type Hold = z.infer<typeof holdSchema>;
+
 /** Damage at fitting, bare screw holes, missed spots. */
 export const touchUpSchema = z.strictObject({
   id: idSchema,

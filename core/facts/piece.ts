@@ -16,7 +16,7 @@ import {
   stripMethodSchema,
   weightSchema,
 } from './names.ts';
-import { decalSchema, detailSchema, fitSchema, type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
+import { decalSchema, detailSchema, fitSchema, holdSchema, type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
 import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
 import { type Cut, cutSchema, edgeSchema, zoneSchema } from './zones.ts';
 import { zoneIdsOf } from './zoneTree.ts';
@@ -117,6 +117,8 @@ export const partSchema = z
     layers: z.array(layerSchema),
     details: z.array(detailSchema).max(60).optional(),
     decals: z.array(decalSchema).max(60).optional(),
+    /** How it is held while it is sprayed. */
+    hold: holdSchema.optional(),
     /** When it goes on, and on what; absent: at the end, in the fit order. */
     fit: fitSchema.optional(),
     /** Left out: the tool's advice is planned. */

@@ -45,6 +45,13 @@ describe('what is covered before paint', () => {
     expect(usualCover('hinge')?.cover).toBe('plug');
     expect(coversOf(part([{ id: 'e', kind: 'edges', count: 1 }]), {})).toEqual([]);
   });
+  it('wraps the clip that holds the part', () => {
+    expect(coversOf({ ...part([]), hold: { by: 'clip' } }, {}).map(({ text }) => text)).toEqual([
+      '1 holding clip, wrapped: it comes off clean',
+    ]);
+    expect(coversOf({ ...part([{ id: 'c', kind: 'clip', count: 2 }]), hold: { by: 'clip' } }, {})).toHaveLength(1);
+    expect(coversOf({ ...part([]), hold: { by: 'rod' } }, {})).toEqual([]);
+  });
   it('counts tapped posts once where the survey named them', () => {
     expect(coversOf(part([{ id: 't', kind: 'tapped-posts', count: 3 }]), posts).map(({ text }) => text)).toEqual([
       '3 tapped posts, a rod or an old screw in each',

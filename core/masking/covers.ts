@@ -53,14 +53,15 @@ function isCovered(kind: FeatureKind): kind is keyof typeof USUAL {
 /** What is covered on one copy of a part before paint, from its features and its tapped posts; none twice. */
 export function coversOf(part: Part, piece: Pick<Piece, 'fastenings'>): CoverLine[] {
   const named = (part.features ?? []).flatMap((feature) => lineOf(feature));
+  const clipped = part.hold?.by === 'clip' && !(part.features ?? []).some(({ kind }) => kind === 'clip');
   const posts = (part.features ?? []).some(({ kind }) => kind === 'tapped-posts') ? 0 : postsOn(part, piece);
-  const usual = USUAL['tapped-posts'];
-  return posts === 0
-    ? named
-    : [
-        ...named,
-        { text: `${counted(posts, usual.one)}, ${usual.how}`, cover: usual.cover, minutes: posts * usual.minutes, source: 'default' },
-      ];
+  return [...named, ...(posts === 0 ? [] : [usualLine('tapped-posts', posts)]), ...(clipped ? [usualLine('clip', 1)] : [])];
+}
+
+/** A cover that nobody named: it follows from how the part is joined and held. */
+function usualLine(kind: keyof typeof USUAL, count: number): CoverLine {
+  const { one, many, how, cover, minutes } = USUAL[kind];
+  return { text: `${counted(count, one, many)}, ${how}`, cover, minutes: count * minutes, source: 'default' };
 }
 
 function lineOf(feature: Feature): CoverLine[] {

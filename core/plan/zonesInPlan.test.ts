@@ -131,6 +131,14 @@ describe('colours on zones', () => {
   });
 });
 
+describe('how a part is held', () => {
+  it('stands with each coat', () => {
+    const held = { by: 'rod' as const, spot: 'the front screw hole', startOn: 'the underside' };
+    const [first] = steps(planOf(part({ finish: 'bare', hold: held })), 'coat');
+    expect(first.detail).toContain('Body on a rod, held at the front screw hole; start on the underside');
+  });
+});
+
 describe('covers', () => {
   it('are one step before paint with their minutes, and come off after the last coat', () => {
     const result = planOf(part({ finish: 'bare', features: [{ id: 'w', kind: 'windows', count: 12 }] }));

@@ -1,7 +1,7 @@
 import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
 import { flatRefused, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
-import type { Weight } from '#core/facts/index';
+import type { Hold, Part, Weight } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
 import { workSize } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
@@ -178,5 +178,20 @@ function coatDetail(chain: StepChain, { resolved, zones }: PlacedLayer, mist: bo
       : resolved.hand === 'brush'
         ? 'thin, one way'
         : `${WEIGHT_WORDS[weight]}, even passes, overlap half`;
-  return `${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`;
+  return [`${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`, ...heldText(part)].join('; ');
+}
+
+const HOLD_WORDS: Record<Hold['by'], string> = {
+  hook: 'hung on a hook',
+  rod: 'on a rod',
+  clip: 'in a clip',
+  turntable: 'on the turntable',
+  box: 'on a box',
+};
+
+/** How it is held, where that touches, and the face that a spit may land on. */
+function heldText({ name, hold }: Part): string[] {
+  if (!hold) return [];
+  const by = `${name} ${HOLD_WORDS[hold.by]}${hold.spot ? `, held at ${hold.spot}` : ''}`;
+  return [by, ...(hold.startOn ? [`start on ${hold.startOn}`] : [])];
 }

@@ -14,6 +14,7 @@ import { ChosenZone } from './ChosenZone.tsx';
 import { Covers } from './Covers.tsx';
 import { DivideZone } from './DivideZone.tsx';
 import { DressingsView } from './DressingsView.tsx';
+import { Held } from './Held.tsx';
 import { Lines } from './Lines.tsx';
 import { OrderCosts } from './OrderCosts.tsx';
 import { OrderPictures } from './OrderPictures.tsx';
@@ -117,6 +118,7 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
           />
         )}
         <Covers piece={piece} part={part} />
+        <Held piece={piece} part={part} />
       </aside>
     </div>
   );
