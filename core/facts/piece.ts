@@ -83,6 +83,8 @@ export const layerSchema = z
     optional: z.boolean().optional(),
     /** What it is laid with; absent: as its sheet says and as the tools owned allow. */
     hand: handSchema.optional(),
+    /** A later round of the same colour, such as the outside after returns and inside: kept apart on purpose, after all before it. */
+    round: z.int().min(2).max(9).optional(),
     /** How heavily each coat goes on, first to last; coats without a word are normal. Absent: as the sheet says. */
     weights: z.array(weightSchema).max(12).optional(),
   })

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { conditionsOf } from '#core/drying/index';
-import { type Cut, type CutNumbers, type Layer, type Part, standingZones } from '#core/facts/index';
+import { type Cut, type CutNumbers, type Layer, type Part, standingZones, type Task } from '#core/facts/index';
 import {
   at,
   clear,
@@ -41,6 +41,15 @@ const colour = (id: string, l: number, covers: Layer['covers'], more: Partial<La
     ...more,
   });
 const waist = cut('waist', 'all', 'line', { mm: 18 });
+const HANG: Task = {
+  id: 'hang',
+  kind: 'hang',
+  name: 'Hang and seal',
+  partIds: ['body'],
+  minutes: 20,
+  after: { partId: 'body', layerId: 'red' },
+  before: { partId: 'body', layerId: 'outside' },
+};
 const twoTone = (more: Partial<Part> = {}) =>
   part({
     finish: 'bare',
@@ -86,6 +95,32 @@ describe('colours on zones', () => {
       -1,
     );
     expect(order && totalCost(order.parts)).toBeCloseTo(order?.cost ?? 0, 9);
+  });
+  it('returns go on before the outside, which is a later round of the same colour with the finished edge covered', () => {
+    const own = twoTone({
+      cuts: [cut('hull', 'all', 'inside')],
+      layers: [primer(), colour('red', 40, ['hull-other']), colour('outside', 40, ['hull-one'], { round: 2, coats: 3 })],
+    });
+    const result = planOf(own, [], { tasks: [HANG] });
+    const titles = result.steps.map((step) => step.title);
+    expect(titles.indexOf('Coat 2 of 2, red')).toBeLessThan(titles.indexOf('Mask hull other'));
+    expect(titles.indexOf('Mask hull other')).toBeLessThan(titles.indexOf('Coat 1 of 3, outside'));
+    const later = steps(result, 'coat').find((step) => step.title === 'Coat 1 of 3, outside');
+    expect(later?.detail).toContain('round 2: key the finished edge, overlap it by 10 mm');
+    expect(at(steps(result, 'task')[0])).toBeLessThan(at(later));
+  });
+  it('a line that runs on over another part is marked with both mounted', () => {
+    const edges = [{ a: 'waist-one', b: 'waist-other', mm: 280, curve: 'straight' as const, runsOnTo: 'lid', runs: 'along the rib' }];
+    const own = twoTone({ edges });
+    const mask = steps(planOf(own, [], { parts: [own, part({ id: 'lid', name: 'Lid', pegs: [] })] }), 'mask')[0];
+    expect(mask.detail).toContain('it runs along the rib; marked with Lid mounted');
+    expect(mask.supplies).toContainEqual(expect.objectContaining({ spec: 'fine line 3 mm', amount: expect.closeTo(0.322, 9) }));
+  });
+  it('a task between two colours decides which goes first, whatever tape would cost', () => {
+    const tied = { ...HANG, after: { partId: 'body', layerId: 'dark' }, before: { partId: 'body', layerId: 'light' } };
+    const result = planOf(twoTone(), [], { tasks: [tied] });
+    expect(result.pieces[0].steps.masking.get('body')?.order).toEqual(['dark', 'light']);
+    expect(result.steps.every((step) => step.placed !== null)).toBe(true);
   });
   it('an order insisted on that cannot be laid stops the part and says why', () => {
     const hot = wanted('hot', 'high-temperature', 'colour', { covers: ['waist-one'] });

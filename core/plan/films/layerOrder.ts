@@ -32,7 +32,7 @@ export function layersInOrder(part: Part, context: PlanContext): OrderedLayers {
   if (run.length < 2) return { layers: placed, masking: null, stop: null };
   if (run.length > MOST_COLOURS)
     return { layers: placed, masking: null, stop: `More than ${MOST_COLOURS} colours on one part: let some of them be details.` };
-  const answer = maskingOrder(part, run, placed);
+  const answer = maskingOrder(part, run, placed, tiedLayers(part, context));
   if ('stop' in answer) return { layers: placed, masking: null, stop: answer.stop };
   const { order } = answer;
   const begun = (layer: PlacedLayer) => layer.zones.some((zone) => layerBegun(part, zone, layer, context));
@@ -56,7 +56,7 @@ function colourRun(layers: readonly PlacedLayer[]): PlacedLayer[] {
     const run: PlacedLayer[] = [];
     const covered = new Set<number>();
     for (const layer of layers.slice(start)) {
-      if (!isColour(layer) || layer.zones.some((zone) => covered.has(zone))) break;
+      if (!isColour(layer) || layer.resolved.layer.round !== undefined || layer.zones.some((zone) => covered.has(zone))) break;
       for (const zone of layer.zones) covered.add(zone);
       run.push(layer);
     }
@@ -65,11 +65,40 @@ function colourRun(layers: readonly PlacedLayer[]): PlacedLayer[] {
   return [];
 }
 
-/** The order insisted on where it still names these colours, else the cheapest. */
-function maskingOrder(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[]): OrderAnswer | OrderStop {
+type Tie = readonly [first: string, second: string];
+
+/** The order insisted on where it still names these colours, else the cheapest that keeps what tasks lie between. */
+function maskingOrder(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[], ties: readonly Tie[]): OrderAnswer | OrderStop {
   const question = orderQuestion(part, run, all);
   const ids = question.zones.map((zone) => zone.id);
-  return part.colourOrder && sameMembers(part.colourOrder, ids) ? insistedOrder(question, part.colourOrder) : bestOrder(question);
+  if (part.colourOrder && sameMembers(part.colourOrder, ids)) return insistedOrder(question, part.colourOrder);
+  const best = bestOrder(question);
+  const broken = (order: readonly string[]) =>
+    ties.find(([first, second]) => order.includes(first) && order.includes(second) && order.indexOf(first) > order.indexOf(second));
+  if ('stop' in best || !broken(best.order)) return best;
+  return insistedOrder(question, keepingTies(best.order, ties));
+}
+
+/** The same order with each second colour moved behind its first. */
+function keepingTies(order: readonly string[], ties: readonly Tie[]): string[] {
+  const kept: string[] = [];
+  const lay = (id: string, waiting: readonly string[]) => {
+    if (kept.includes(id) || waiting.includes(id)) return;
+    for (const [first, second] of ties) if (second === id && order.includes(first)) lay(first, [...waiting, id]);
+    kept.push(id);
+  };
+  for (const id of order) lay(id, []);
+  return kept;
+}
+
+/** Layers of a part that a task of the person's lies between: it comes after the first and before the second. */
+function tiedLayers(part: Part, { facts }: PlanContext): Tie[] {
+  const piece = facts.pieces.find((candidate) => candidate.parts.some((own) => own.id === part.id));
+  return (piece?.tasks ?? []).flatMap(({ after, before }): Tie[] =>
+    after && before && 'layerId' in after && 'layerId' in before && after.partId === part.id && before.partId === part.id
+      ? [[after.layerId, before.layerId]]
+      : [],
+  );
 }
 
 function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[]): OrderQuestion {

@@ -1,7 +1,7 @@
 import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
 import { flatRefused, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
-import type { Hold, Part, Weight } from '#core/facts/index';
+import type { Hold, Layer, Part, Weight } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
 import { workSize } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
@@ -178,7 +178,17 @@ function coatDetail(chain: StepChain, { resolved, zones }: PlacedLayer, mist: bo
       : resolved.hand === 'brush'
         ? 'thin, one way'
         : `${WEIGHT_WORDS[weight]}, even passes, overlap half`;
-  return [`${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`, ...heldText(part)].join('; ');
+  return [`${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`, ...roundText(resolved.layer), ...heldText(part)].join(
+    '; ',
+  );
+}
+
+/** A later round meets a finished edge of its own colour. */
+function roundText({ round }: Layer): string[] {
+  if (round === undefined) return [];
+  return [
+    `round ${round}: key the finished edge, overlap it by 10 mm over soft tape; the same mix and as many coats as before, hardened afresh`,
+  ];
 }
 
 const HOLD_WORDS: Record<Hold['by'], string> = {

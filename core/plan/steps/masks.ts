@@ -60,6 +60,7 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
       detail: [
         `${listed(tapes.map(({ spec, mm }) => `${spec}, ${Math.round(mm)} mm`))} and 15 % spare; burnish, seal the edge`,
         ...keepers.edges.flatMap((edge) => (edge.runs ? [`it runs ${edge.runs}`] : [])),
+        ...runningOn(chain, keepers.edges),
       ].join('; '),
       because,
       supplies: [
@@ -70,6 +71,12 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
     },
     tops.map((film) => onceReached(film, 'tape', `the ${film.name} must be tape-safe`)),
   );
+}
+
+/** A line that runs on over another part is marked with both mounted. */
+function runningOn({ of: { piece } }: StepChain, edges: Part['edges']): string[] {
+  const names = edges.flatMap((edge) => piece.parts.find((part) => part.id === edge.runsOnTo)?.name ?? []);
+  return names.length === 0 ? [] : [`marked with ${listed([...new Set(names)])} mounted: the line runs on there`];
 }
 
 /** What is kept free of paint through all coats: zones that stay bare, parts masked where they sit, openings and works. */

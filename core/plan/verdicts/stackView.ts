@@ -12,6 +12,7 @@ import {
 } from '#core/coats/index';
 import type { Curve, Edge, Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
+import { counted } from '#core/units/index';
 import { facesToPaint } from '#core/zones/index';
 import { layersInOrder, type OrderedLayers, type PlacedLayer, type PlanContext } from '../films/index.ts';
 
@@ -170,6 +171,17 @@ function isColour({ role }: ResolvedLayer): boolean {
   return role === 'colour' || role === 'metallic';
 }
 
+/** Rounds of one colour look alike only with as many coats of one mix. */
+function unequalRounds(layers: readonly ResolvedLayer[]): string[] {
+  return layers.flatMap(({ layer, mix, name }) => {
+    const first = layer.round === undefined ? undefined : layers.find((own) => own.mix === mix && own.layer.round === undefined);
+    if (!first || first.layer.coats === layer.coats) return [];
+    return [
+      `Round ${layer.round} of ${name} has ${counted(layer.coats, 'coat')}, the first ${first.layer.coats}: lay as many, or it shows.`,
+    ];
+  });
+}
+
 /** A lit part blocks its light first, then is white inside (BRIEF §2). */
 function litNeeds(layers: readonly ResolvedLayer[]): string[] {
   const blocks = layers.findIndex((layer) => layer.lab.l < 25 || layer.role === 'metallic');
@@ -187,5 +199,5 @@ function openNeeds(part: Part, context: PlanContext): string[] {
   if (layers.length === 0 && part.zones.some((zone) => zone.bare === undefined))
     needs.push('No coats yet: start from one of the three systems.');
   if (part.lit) needs.push(...litNeeds(layers));
-  return [...needs, ...clearNeeds(part, layers)];
+  return [...needs, ...clearNeeds(part, layers), ...unequalRounds(layers)];
 }

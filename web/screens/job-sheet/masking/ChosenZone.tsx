@@ -10,7 +10,7 @@ import { PaintStrip } from '../../../views/paint.tsx';
 import { colourName, SwatchPicker } from '../../../views/SwatchPicker.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
-import { type Paint, withColour, withLock } from './coloured.ts';
+import { type Paint, withColour, withLaterRound, withLock } from './coloured.ts';
 import type { ZoneLook } from '../../../views/zoneColours.ts';
 
 /** The zone that is chosen: its name, its colour, and the way back to what it was cut from. */
@@ -19,6 +19,7 @@ export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: P
   const save = usePieceSave();
   const paint = (own: Paint, said: string) =>
     void save(withPart(piece, part.id, { layers: withColour(part, look.id, own, facts, newId), colourOrder: undefined }), said);
+  const laterRound = withLaterRound(part, look.id, facts, newId);
   const cut = part.cuts?.find((own) => own.merged !== true && own.into.some((zone) => zone.id === look.id));
   const together = (own: Cut) => {
     const answer = merged(part, own.id, coatsLaidOn(facts, piece.id, part.id), facts.events);
@@ -63,6 +64,20 @@ export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: P
             </button>
           }
         />
+      )}
+      {laterRound && (
+        <button
+          type="button"
+          className="chip !min-h-10"
+          onClick={() =>
+            void save(
+              withPart(piece, part.id, { layers: laterRound, colourOrder: undefined }),
+              `${look.name} is a round of its own: the same colour, later.`,
+            )
+          }
+        >
+          in a later round
+        </button>
       )}
       <TapeWord
         look={look}

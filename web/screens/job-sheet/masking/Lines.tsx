@@ -74,6 +74,25 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
           if (runs !== (edge.runs ?? '')) change({ runs: runs || undefined }, 'Noted: the mask is set out by it.');
         }}
       />
+      {piece.parts.length > 1 && (
+        <select
+          className="field !min-h-9 !w-44"
+          aria-label={`Where ${said} runs on`}
+          value={edge.runsOnTo ?? ''}
+          onChange={(event) =>
+            change({ runsOnTo: event.target.value || undefined }, event.target.value ? 'Both are marked mounted.' : 'It ends on this part.')
+          }
+        >
+          <option value="">ends on this part</option>
+          {piece.parts
+            .filter((own) => own.id !== part.id)
+            .map((own) => (
+              <option key={own.id} value={own.id}>
+                runs on to {own.name.toLowerCase()}
+              </option>
+            ))}
+        </select>
+      )}
       {(['left', 'right'] as const).map((side) => (
         <label key={side} className="flex min-h-9 items-center gap-1.5 text-small">
           <input

@@ -60,6 +60,21 @@ function newLayer(part: Part, paint: Paint, at: number, zoneId: string, facts: F
 
 const BARE: Lab = { l: 62, a: 0, b: 0 };
 
+/** The zone's colour in a later round of its own: the same paint and coats, after all that is laid before; null where it shares none. */
+export function withLaterRound(stored: Part, zoneId: string, facts: Facts, newId: () => string): Layer[] | null {
+  const part = dividedPart(stored);
+  const painted = part.zones.filter((zone) => zone.bare === undefined).map((zone) => zone.id);
+  const isColour = (layer: Layer) => ['colour', 'metallic'].includes(resolveLayer(layer, facts).role);
+  const own = part.layers.findLast((layer) => isColour(layer) && (layer.covers === 'all' || layer.covers.includes(zoneId)));
+  const covered = own?.covers === 'all' ? painted : (own?.covers ?? []);
+  if (!own || covered.length < 2) return null;
+  const left: Layer = { ...own, covers: covered.filter((id) => id !== zoneId) };
+  const later: Layer = { ...own, id: newId(), covers: [zoneId], round: (own.round ?? 1) + 1 };
+  const layers = part.layers.map((layer) => (layer === own ? left : layer));
+  const place = lastColour(layers, isColour, layers.indexOf(left));
+  return [...layers.slice(0, place), later, ...layers.slice(place)];
+}
+
 /** A clear over one colour alone, so that tape may touch it: the one on the shelf that serves, else any lacquer clear. */
 export function withLock(part: Part, layerId: string, facts: Facts, newId: () => string): Layer[] {
   const at = part.layers.findIndex((layer) => layer.id === layerId);
