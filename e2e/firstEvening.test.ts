@@ -32,7 +32,7 @@ describe('the first evening', () => {
     expect(hand.presses).toBeLessThanOrEqual(30);
 
     await page.getByRole('link', { name: /^Masking/ }).click();
-    await page.getByText('cream first', { exact: false }).first().waitFor();
+    await page.getByLabel('Order of colours').getByRole('listitem').first().getByText('1 cream').waitFor();
     await page.getByRole('link', { name: /^Dates/ }).click();
     await page.getByText('why then?').first().waitFor();
     expect(await page.getByText('why then?').count()).toBeGreaterThan(15);

@@ -76,6 +76,16 @@ export async function openPage(
   return { page, context, errors };
 }
 
+/** An empty workshop with three free evenings. */
+export async function openBench(browser: Browser, server: Running): Promise<void> {
+  const { page, context } = await openPage(browser, server.url);
+  await page.getByRole('heading', { name: 'Open your bench' }).waitFor();
+  for (const day of ['Mon', 'Thu', 'Sun']) await page.getByRole('button', { name: new RegExp(`^${day}`) }).click();
+  await page.getByRole('button', { name: 'Open the bench' }).click();
+  await page.getByText('The bench is empty').waitFor();
+  await context.close();
+}
+
 /** Counts what a person does: each press of a button or key chord is one, each filled field one typed value. */
 export class Hand {
   presses = 0;

@@ -1,17 +1,12 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer, typeMoment } from './harness.ts';
+import { launchBrowser, openBench, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer(false), launchBrowser()]);
-  const { page, context } = await openPage(browser, server.url);
-  await page.getByRole('heading', { name: 'Open your bench' }).waitFor();
-  for (const day of ['Mon', 'Thu', 'Sun']) await page.getByRole('button', { name: new RegExp(`^${day}`) }).click();
-  await page.getByRole('button', { name: 'Open the bench' }).click();
-  await page.getByText('The bench is empty').waitFor();
-  await context.close();
+  await openBench(browser, server);
 });
 afterAll(async () => {
   await browser.close();
@@ -55,7 +50,7 @@ describe('whole jobs', () => {
     await page.getByRole('link', { name: /^Dates/ }).click();
     const hanging = page.getByLabel('Hanging now');
     for (const stage of ['takes tape', 'may be covered', 'may be handled']) {
-      const [hour] = await hanging.locator(`dt:text-is("${stage}") + dd`).allTextContents();
+      const hour = await hanging.locator(`dt:text-is("${stage}") + dd`).first().textContent();
       expect([stage, hour]).toEqual([stage, expect.stringMatching(/\d\d:\d\d$/)]);
     }
     await page.getByRole('link', { name: /^Record/ }).click();

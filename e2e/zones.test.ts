@@ -3,18 +3,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import { plan, type PlannedStep } from '#core/plan/index';
-import { Hand, launchBrowser, openPage, type Running, startServer, typeMoment } from './harness.ts';
+import { Hand, launchBrowser, openBench, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer(false), launchBrowser()]);
-  const { page, context } = await openPage(browser, server.url);
-  await page.getByRole('heading', { name: 'Open your bench' }).waitFor();
-  for (const day of ['Mon', 'Thu', 'Sun']) await page.getByRole('button', { name: new RegExp(`^${day}`) }).click();
-  await page.getByRole('button', { name: 'Open the bench' }).click();
-  await page.getByText('The bench is empty').waitFor();
-  await context.close();
+  await openBench(browser, server);
 });
 afterAll(async () => {
   await browser.close();
@@ -108,7 +103,7 @@ describe('details and decals', () => {
     await detail.getByRole('button', { name: 'Add it' }).click();
     await detail.getByRole('alert').getByText('Give it a name').waitFor();
     await detail.getByLabel('what is picked out').fill('rail, white');
-    await detail.getByLabel('paint').selectOption('water-acrylic');
+    await detail.getByLabel('paint', { exact: true }).selectOption('water-acrylic');
     await detail.getByRole('button', { name: 'Add it' }).click();
     await page.getByLabel('Details').getByText('rail, white').waitFor();
     await page.getByRole('button', { name: 'Add a decal' }).click();
@@ -159,8 +154,8 @@ describe('glazing and a light test', () => {
     await form.getByRole('button', { name: 'light test' }).click();
     await form.getByRole('button', { name: 'Put it in the plan' }).waitFor();
     const [first, second] = shell?.layers ?? [];
-    await form.getByLabel('It comes after').selectOption(`${shell?.id} layer ${first.id}`);
-    await form.getByLabel('It comes before').selectOption(`${shell?.id} layer ${second.id}`);
+    await form.getByLabel('it comes after').selectOption(`${shell?.id} layer ${first.id}`);
+    await form.getByLabel('it comes before').selectOption(`${shell?.id} layer ${second.id}`);
     await form.getByLabel('to be bought').fill('lamp, 3 V');
     await form.getByLabel(/^price/).fill('2,40');
     await form.getByRole('button', { name: 'Put it in the plan' }).click();

@@ -5,6 +5,7 @@ export {
   cans,
   clear,
   coat,
+  cut,
   done,
   enamel,
   lacquer,

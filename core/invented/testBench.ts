@@ -1,6 +1,8 @@
 import { newWorkshop, starterShelf } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
 import {
+  type Cut,
+  type CutNumbers,
   EMPTY_FACTS,
   type Facts,
   type Family,
@@ -128,4 +130,17 @@ export const wanted = (id: string, family: Family, role: Role, more: Partial<Lay
   coats: 2,
   covers: 'all',
   ...more,
+});
+
+/** A division of a zone, its new zones named after it. */
+export const cut = (id: string, of: string, how: Cut['how'], numbers: CutNumbers = {}): Cut => ({
+  id,
+  of,
+  how,
+  numbers,
+  at: toIso(NOW - 5 * 1440),
+  into: (how === 'stripe' ? ['above', 'stripe', 'below'] : ['one', 'other']).map((name) => ({
+    id: `${id}-${name}`,
+    name: `${id} ${name}`,
+  })),
 });

@@ -4,6 +4,7 @@ import { type Cut, type CutNumbers, type Layer, type Part, standingZones, type T
 import {
   at,
   clear,
+  cut,
   done,
   lacquer,
   NOW,
@@ -22,18 +23,6 @@ import { verifyPlan } from '#core/verify/index';
 import { cutRefused, dividedPart } from '#core/zones/index';
 import { describe, expect, it } from 'vitest';
 
-const AT = '2026-11-01T10:00:00Z';
-const cut = (id: string, of: string, how: Cut['how'], numbers: CutNumbers = {}): Cut => ({
-  id,
-  of,
-  how,
-  numbers,
-  at: AT,
-  into: (how === 'stripe' ? ['above', 'stripe', 'below'] : ['one', 'other']).map((name) => ({
-    id: `${id}-${name}`,
-    name: `${id} ${name}`,
-  })),
-});
 const colour = (id: string, l: number, covers: Layer['covers'], more: Partial<Layer> = {}): Layer =>
   wanted(id, 'acrylic-lacquer', 'colour', {
     covers,

@@ -13,6 +13,7 @@ import {
   partSchema,
   standingZones,
 } from '#core/facts/index';
+import { cut } from '#core/invented/index';
 import { areaMm2 } from '#core/survey/index';
 import { cutRefused, dividedFacts, dividedPart, facesToPaint, firstRefused, lastCut, merged, schematic, shapeOf } from './index.ts';
 
@@ -25,17 +26,6 @@ const body = (more: Partial<Part> = {}) =>
     faces: [{ id: 'f', zoneId: 'all', longMm: 120, shortMm: 48, count: 5, seen: true }],
     ...more,
   });
-const cut = (id: string, of: string, how: Cut['how'], numbers: CutNumbers = {}): Cut => ({
-  id,
-  of,
-  how,
-  numbers,
-  at: AT,
-  into: (how === 'stripe' ? ['above', 'stripe', 'below'] : ['one', 'other']).map((name) => ({
-    id: `${id}-${name}`,
-    name: `${id} ${name}`,
-  })),
-});
 const pieceOf = (id: string, part: Part) =>
   newPiece({ id, name: id, looksLike: 'cast-body', longestMm: 120, createdAt: AT, parts: [part] });
 const areaOf = (part: Part, zoneId: string) => areaMm2(dividedPart(part).faces.filter((face) => face.zoneId === zoneId));

@@ -6,6 +6,7 @@ import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
+import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
 import { Adding } from '../Adding.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
 import { keyOfWhen, momentChoices } from './moments.ts';
@@ -119,26 +120,25 @@ function AddTask({ piece, view }: Props) {
     );
   };
   const field = (label: string, key: keyof typeof typed, width: string, placeholder = '') => (
-    <label>
-      <span className="second block text-small">{label}</span>
-      <input
-        className={`field !min-h-10 ${width}`}
-        value={typed[key]}
-        maxLength={80}
-        placeholder={placeholder}
-        onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-      />
-    </label>
+    <SmallField
+      label={label}
+      width={width}
+      value={typed[key]}
+      placeholder={placeholder}
+      onText={(text) => setTyped({ ...typed, [key]: text })}
+    />
+  );
+  const tie = (end: 'after' | 'before', none: string) => (
+    <SmallSelect
+      label={`it comes ${end}`}
+      width="!w-56"
+      value={ties[end]}
+      options={[{ value: '', label: none }, ...momentChoices(piece, view.stacks, end).map((own) => ({ value: own.key, label: own.label }))]}
+      onChange={(key) => setTies({ ...ties, [end]: key })}
+    />
   );
   return (
-    <form
-      className="mt-3"
-      aria-label="Add a step of your own"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-    >
+    <SmallForm label="Add a step of your own" className="" problem={problem} onSend={() => void add()}>
       <fieldset className="flex flex-wrap gap-2">
         <legend className="sr-only">What kind of step</legend>
         {READY_TASKS.map((own) => (
@@ -151,50 +151,26 @@ function AddTask({ piece, view }: Props) {
         {field('called', 'name', '!w-52', 'what it is')}
         {field('at the bench', 'minutes', '!w-24 font-mono', '10 min')}
         {field('then left alone', 'alone', '!w-28 font-mono', '12 h')}
-        {(['after', 'before'] as const).map((end) => (
-          <label key={end}>
-            <span className="second block text-small">{end}</span>
-            <select
-              className="field !min-h-10 !w-56"
-              aria-label={`It comes ${end}`}
-              value={ties[end]}
-              onChange={(event) => setTies({ ...ties, [end]: event.target.value })}
-            >
-              <option value="">{end === 'after' ? 'any time' : 'the fit at the end'}</option>
-              {momentChoices(piece, view.stacks, end).map((own) => (
-                <option key={own.key} value={own.key}>
-                  {own.label}
-                </option>
-              ))}
-            </select>
-          </label>
-        ))}
+        {tie('after', 'any time')}
+        {tie('before', 'the fit at the end')}
         {field('to be bought', 'buy', '!w-40', 'clear sheet, 0.3 mm')}
         {field(`price, ${workshop.currency}`, 'price', '!w-20 font-mono')}
       </div>
       <fieldset className="mt-3 flex flex-wrap gap-3">
         <legend className="second text-small">on which parts</legend>
         {parts.map((part) => (
-          <label key={part.id} className="flex min-h-9 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={partIds.includes(part.id)}
-              onChange={(event) => setPartIds(event.target.checked ? [...partIds, part.id] : partIds.filter((id) => id !== part.id))}
-            />
-            {part.name}
-          </label>
+          <SmallCheck
+            key={part.id}
+            label={part.name}
+            checked={partIds.includes(part.id)}
+            onChange={(on) => setPartIds(on ? [...partIds, part.id] : partIds.filter((id) => id !== part.id))}
+          />
         ))}
       </fieldset>
       <button type="submit" className="act mt-3 !min-h-10" data-first="true">
         Put it in the plan
       </button>
-      {problem && (
-        <p role="alert" className="mt-2 font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+    </SmallForm>
   );
 }
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
+import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
 import { Adding } from '../Adding.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
 
@@ -93,48 +94,21 @@ function AddTouchUp({ piece, view }: { piece: Piece; view: PieceView }) {
     if (await save({ ...piece, touchUps: [...(piece.touchUps ?? []), read.data] }, 'On the list.')) setWhere('');
   };
   return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-3"
-      aria-label="Add a spot to touch up"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-    >
-      <label>
-        <span className="second block text-small">where</span>
-        <input
-          className="field !min-h-10 !w-56"
-          value={where}
-          maxLength={80}
-          placeholder="screw hole, underside left"
-          onChange={(event) => setWhere(event.target.value)}
-        />
-      </label>
+    <SmallForm label="Add a spot to touch up" problem={problem} onSend={() => void add()}>
+      <SmallField label="where" width="!w-56" value={where} placeholder="screw hole, underside left" onText={setWhere} />
       {paints.length > 0 && (
-        <label>
-          <span className="second block text-small">with</span>
-          <select className="field !min-h-10 !w-60" value={paint} onChange={(event) => setPaint(event.target.value)}>
-            {paints.map((own) => (
-              <option key={own.key} value={own.key}>
-                {own.label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SmallSelect
+          label="with"
+          width="!w-60"
+          value={paint || paints[0].key}
+          options={paints.map((own) => ({ value: own.key, label: own.label }))}
+          onChange={setPaint}
+        />
       )}
-      <label className="flex min-h-10 items-center gap-2">
-        <input type="checkbox" className="size-5" checked={clear} onChange={(event) => setClear(event.target.checked)} />
-        clear over it
-      </label>
+      <SmallCheck label="clear over it" checked={clear} onChange={setClear} />
       <button type="submit" className="act !min-h-10">
         Add it
       </button>
-      {problem && (
-        <p role="alert" className="basis-full font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+    </SmallForm>
   );
 }

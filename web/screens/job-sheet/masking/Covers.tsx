@@ -3,6 +3,7 @@ import { coversOf, usualCover } from '#core/masking/index';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 
@@ -77,48 +78,28 @@ function HowCovered({ what, cover, onChange }: { what: string; cover: Cover; onC
 }
 
 function AddCover({ onAdd }: { onAdd: (kind: FeatureKind, count: number) => void }) {
-  const [kind, setKind] = useState<FeatureKind>('windows');
+  const [kind, setKind] = useState<(typeof FEATURES_COVERED)[number]>('windows');
   const [count, setCount] = useState('1');
   const [problem, setProblem] = useState('');
+  const send = () => {
+    const many = Number(count);
+    if (!Number.isInteger(many) || many < 1 || many > 2000) return setProblem('How many: a whole number from 1 to 2000.');
+    setProblem('');
+    onAdd(kind, many);
+  };
   return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-2"
-      aria-label="Add a cover"
-      onSubmit={(event) => {
-        event.preventDefault();
-        const many = Number(count);
-        if (!Number.isInteger(many) || many < 1 || many > 2000) return setProblem('How many: a whole number from 1 to 2000.');
-        setProblem('');
-        onAdd(kind, many);
-      }}
-    >
-      <input
-        className="field !min-h-10 !w-16 font-mono"
-        inputMode="numeric"
-        aria-label="How many"
-        value={count}
-        onChange={(event) => setCount(event.target.value)}
-      />
-      <select
-        className="field !min-h-10 !w-40"
-        aria-label="What is covered"
+    <SmallForm label="Add a cover" className="flex flex-wrap items-end gap-2" problem={problem} onSend={send}>
+      <SmallField label="how many" width="!w-16 font-mono" inputMode="numeric" value={count} onText={setCount} />
+      <SmallSelect
+        label="what is covered"
+        width="!w-40"
         value={kind}
-        onChange={(event) => setKind(event.target.value as FeatureKind)}
-      >
-        {FEATURES_COVERED.map((own) => (
-          <option key={own} value={own}>
-            {usualCover(own)?.many ?? usualCover(own)?.one ?? plain(own)}
-          </option>
-        ))}
-      </select>
+        options={FEATURES_COVERED.map((value) => ({ value, label: usualCover(value)?.many ?? usualCover(value)?.one ?? plain(value) }))}
+        onChange={setKind}
+      />
       <button type="submit" className="act !min-h-10">
         Add
       </button>
-      {problem && (
-        <p role="alert" className="basis-full font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+    </SmallForm>
   );
 }

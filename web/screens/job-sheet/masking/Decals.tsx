@@ -7,6 +7,7 @@ import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
+import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
@@ -66,14 +67,14 @@ export function Decals({ piece, part, layers, dressings }: Props) {
 }
 
 const COUNTS = [
-  { value: 1, label: 'one' },
-  { value: 2, label: 'a pair' },
+  { value: '1', label: 'one' },
+  { value: '2', label: 'a pair' },
 ] as const;
 
 function AddDecal({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (decal: Decal) => void }) {
   const { workshop } = usePlan();
   const [typed, setTyped] = useState({ name: '', long: '', short: '', at: '' });
-  const [count, setCount] = useState(2);
+  const [count, setCount] = useState<(typeof COUNTS)[number]['value']>('2');
   const [kind, setKind] = useState<DecalKind>('waterslide');
   const [flags, setFlags] = useState({ spare: false, unseen: false });
   const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
@@ -86,7 +87,7 @@ function AddDecal({ part, layers, onAdd }: { part: Part; layers: readonly LayerV
       id: newId(),
       name: typed.name,
       kind,
-      count,
+      count: Number(count),
       spare: flags.spare,
       longMm: Math.max(long.value, short.value),
       shortMm: Math.min(long.value, short.value),
@@ -101,76 +102,35 @@ function AddDecal({ part, layers, onAdd }: { part: Part; layers: readonly LayerV
     setTyped({ name: '', long: '', short: '', at: '' });
     onAdd(read.data);
   };
-  const field = (label: string, key: keyof typeof typed, width: string, placeholder = '') => (
-    <label>
-      <span className="second block text-small">{label}</span>
-      <input
-        className={`field !min-h-10 ${width}`}
-        value={typed[key]}
-        maxLength={80}
-        placeholder={placeholder}
-        onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-      />
-    </label>
+  const field = (label: string, key: keyof typeof typed, width: string, placeholder: string) => (
+    <SmallField
+      label={label}
+      width={width}
+      value={typed[key]}
+      placeholder={placeholder}
+      onText={(text) => setTyped({ ...typed, [key]: text })}
+    />
   );
   return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-3"
-      aria-label="Add a decal"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
+    <SmallForm label="Add a decal" problem={problem} onSend={add}>
       {field('what it shows', 'name', '!w-40', 'number 7')}
       {field('longer side', 'long', '!w-24', '8 mm')}
       {field('shorter side', 'short', '!w-24', '5 mm')}
-      <label>
-        <span className="second block text-small">how many</span>
-        <select className="field !min-h-10 !w-24" value={count} onChange={(event) => setCount(Number(event.target.value))}>
-          {COUNTS.map((own) => (
-            <option key={own.value} value={own.value}>
-              {own.label}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="second block text-small">kind</span>
-        <select className="field !min-h-10 !w-44" value={kind} onChange={(event) => setKind(event.target.value as DecalKind)}>
-          {DECAL_KINDS.map((own) => (
-            <option key={own} value={own}>
-              {KIND_NAMES[own]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SmallSelect label="how many" width="!w-24" value={count} options={COUNTS} onChange={setCount} />
+      <SmallSelect
+        label="kind"
+        width="!w-44"
+        value={kind}
+        options={DECAL_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))}
+        onChange={setKind}
+      />
       <WhenAndWhere part={part} layers={layers} spot={spot} onChange={setSpot} />
       {field('measured from', 'at', '!w-52', '12 mm behind the front door')}
-      {(
-        [
-          ['spare', 'there is a spare'],
-          ['unseen', 'hardly seen side'],
-        ] as const
-      ).map(([key, label]) => (
-        <label key={key} className="flex min-h-10 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={flags[key]}
-            onChange={(event) => setFlags({ ...flags, [key]: event.target.checked })}
-          />
-          {label}
-        </label>
-      ))}
+      <SmallCheck label="there is a spare" checked={flags.spare} onChange={(spare) => setFlags({ ...flags, spare })} />
+      <SmallCheck label="hardly seen side" checked={flags.unseen} onChange={(unseen) => setFlags({ ...flags, unseen })} />
       <button type="submit" className="act !min-h-10">
         Add it
       </button>
-      {problem && (
-        <p role="alert" className="basis-full font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+    </SmallForm>
   );
 }

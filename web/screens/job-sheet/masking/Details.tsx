@@ -15,7 +15,8 @@ import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { PaintStrip } from '../../../views/paint.tsx';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
-import { colourName, PALETTE } from '../../../views/SwatchPicker.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
+import { PALETTE } from '../../../views/SwatchPicker.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
@@ -105,7 +106,7 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
   const [typed, setTyped] = useState({ name: '', count: '1' });
   const [way, setWay] = useState<DetailWay>('brush');
   const [family, setFamily] = useState<Family>('alcohol-acrylic');
-  const [hex, setHex] = useState(PALETTE[12].hex);
+  const [hex, setHex] = useState<string>(PALETTE[12].hex);
   const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
   const [problem, setProblem] = useState('');
   const add = () => {
@@ -124,72 +125,46 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
     onAdd(read.data);
   };
   return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-3"
-      aria-label="Add a detail"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <label className="grow">
-        <span className="second block text-small">what is picked out</span>
-        <input
-          className="field !min-h-10"
-          value={typed.name}
-          maxLength={80}
-          placeholder="window frames, silver"
-          onChange={(event) => setTyped({ ...typed, name: event.target.value })}
-        />
-      </label>
-      <label>
-        <span className="second block text-small">how many</span>
-        <input
-          className="field !min-h-10 !w-16 font-mono"
-          inputMode="numeric"
-          value={typed.count}
-          onChange={(event) => setTyped({ ...typed, count: event.target.value })}
-        />
-      </label>
-      <label>
-        <span className="second block text-small">how</span>
-        <select className="field !min-h-10 !w-40" value={way} onChange={(event) => setWay(event.target.value as DetailWay)}>
-          {DETAIL_WAYS.map((own) => (
-            <option key={own} value={own}>
-              {WAY_NAMES[own]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="second block text-small">paint</span>
-        <select className="field !min-h-10 !w-44" value={family} onChange={(event) => setFamily(event.target.value as Family)}>
-          {BRUSHED.map((own) => (
-            <option key={own} value={own}>
-              {plain(own)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="second block text-small">colour</span>
-        <select className="field !min-h-10 !w-32" value={hex} onChange={(event) => setHex(event.target.value)}>
-          {PALETTE.map((own) => (
-            <option key={own.hex} value={own.hex}>
-              {colourName(own.hex)}
-            </option>
-          ))}
-        </select>
-      </label>
+    <SmallForm label="Add a detail" problem={problem} onSend={add}>
+      <SmallField
+        label="what is picked out"
+        width="!w-56"
+        value={typed.name}
+        placeholder="window frames, silver"
+        onText={(name) => setTyped({ ...typed, name })}
+      />
+      <SmallField
+        label="how many"
+        width="!w-16 font-mono"
+        inputMode="numeric"
+        value={typed.count}
+        onText={(count) => setTyped({ ...typed, count })}
+      />
+      <SmallSelect
+        label="how"
+        width="!w-40"
+        value={way}
+        options={DETAIL_WAYS.map((value) => ({ value, label: WAY_NAMES[value] }))}
+        onChange={setWay}
+      />
+      <SmallSelect
+        label="paint"
+        width="!w-48"
+        value={family}
+        options={BRUSHED.map((value) => ({ value, label: plain(value) }))}
+        onChange={setFamily}
+      />
+      <SmallSelect
+        label="colour"
+        width="!w-32"
+        value={hex}
+        options={PALETTE.map((own) => ({ value: own.hex, label: own.name }))}
+        onChange={setHex}
+      />
       <WhenAndWhere part={part} layers={layers} spot={spot} onChange={setSpot} />
       <button type="submit" className="act !min-h-10">
         Add it
       </button>
-      {problem && (
-        <p role="alert" className="basis-full font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+    </SmallForm>
   );
 }

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
+import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
 import { cutOf, DIVISION_WAYS, type DivisionWay, type ZoneSize } from './divisions.ts';
 
 /** Divides the chosen zone: a way, at most three numbers that stand there already, one press. */
@@ -103,45 +104,26 @@ function CutForm({
     onCut(read.data);
   };
   return (
-    <form
+    <SmallForm
+      label={`Divide ${zone.name} ${way.button}`}
       className="flex basis-full flex-wrap items-end gap-3"
-      aria-label={`Divide ${zone.name} ${way.button}`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        divide();
-      }}
+      problem={problem}
+      onSend={divide}
     >
-      {way.kinds && (
-        <label>
-          <span className="second block text-small">what</span>
-          <select className="field !min-h-10 !w-40" value={kind} onChange={(event) => setKind(event.target.value)}>
-            {way.kinds.options.map((option) => (
-              <option key={option.value} value={option.value}>
-                {option.label}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
+      {way.kinds && <SmallSelect label="what" width="!w-40" value={kind} options={way.kinds.options} onChange={setKind} />}
       {way.fields.map(({ key, label }) => (
-        <label key={key}>
-          <span className="second block text-small">{label}</span>
-          <input
-            className="field !min-h-10 !w-32 font-mono"
-            inputMode={key === 'count' ? 'numeric' : 'decimal'}
-            value={typed[key]}
-            onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-          />
-        </label>
+        <SmallField
+          key={key}
+          label={label}
+          width="!w-32 font-mono"
+          inputMode={key === 'count' ? 'numeric' : 'decimal'}
+          value={typed[key]}
+          onText={(text) => setTyped({ ...typed, [key]: text })}
+        />
       ))}
       <button type="submit" className="act !min-h-10" data-first="true">
         Divide
       </button>
-      {problem && (
-        <p role="alert" className="basis-full font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+    </SmallForm>
   );
 }

@@ -1,5 +1,6 @@
 import { type Part, standingZones } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
+import { SmallSelect } from '../../../views/SmallField.tsx';
 
 /** On which zone, and after which layer: what a detail and a decal have in common. */
 
@@ -20,38 +21,21 @@ export function WhenAndWhere({
   return (
     <>
       {zones.length > 1 && (
-        <label>
-          <span className="second block text-small">on</span>
-          <select
-            className="field !min-h-10 !w-36"
-            aria-label="On which zone"
-            value={spot.zoneId}
-            onChange={(event) => onChange({ ...spot, zoneId: event.target.value })}
-          >
-            {zones.map((zone) => (
-              <option key={zone.id} value={zone.id}>
-                {zone.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SmallSelect
+          label="on which zone"
+          width="!w-36"
+          value={spot.zoneId}
+          options={zones.map((zone) => ({ value: zone.id, label: zone.name }))}
+          onChange={(zoneId) => onChange({ ...spot, zoneId })}
+        />
       )}
-      <label>
-        <span className="second block text-small">after</span>
-        <select
-          className="field !min-h-10 !w-48"
-          aria-label="After which layer"
-          value={spot.after ?? ''}
-          onChange={(event) => onChange({ ...spot, after: event.target.value || null })}
-        >
-          <option value="">nothing: on the bare part</option>
-          {layers.map((layer) => (
-            <option key={layer.layerId} value={layer.layerId}>
-              {layer.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SmallSelect
+        label="after which layer"
+        width="!w-48"
+        value={spot.after ?? ''}
+        options={[{ value: '', label: 'none: on the bare part' }, ...layers.map((layer) => ({ value: layer.layerId, label: layer.name }))]}
+        onChange={(after) => onChange({ ...spot, after: after || null })}
+      />
     </>
   );
 }
