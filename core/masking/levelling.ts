@@ -89,7 +89,7 @@ function resprayNeighbour({ stepUm, mm, curve, colour, neighbour }: EdgeStep): L
   const tape = familyDrying(colour.family).tape;
   if (tape === null) return null;
   const coats = Math.max(1, Math.round(stepUm / neighbour.filmUm));
-  const mask = maskMinutes([{ mm, curve }], 0);
+  const mask = maskMinutes([{ mm, curve }], []);
   return {
     way: 'respray',
     text: `${counted(coats, 'more coat')} of ${neighbour.name} with ${colour.name} under tape`,

@@ -193,7 +193,7 @@ function simulatedCost(question: OrderQuestion, order: readonly number[], open: 
     if (under.length > 0) {
       const minutes = maskMinutes(
         under.flatMap((other) => between(now, other)),
-        under.reduce((sum, other) => sum + zones[other].areaCm2, 0),
+        under.map((other) => zones[other].areaCm2),
       );
       cost += minutes.mask + minutes.unmask + minutes.cover + 1.2;
     }
@@ -331,8 +331,13 @@ describe('the search', () => {
 });
 
 describe('minutes of a mask', () => {
+  it('of a large cover grow with the piece, not with the area: a square metre takes under an hour', () => {
+    expect(maskMinutes([], [300]).cover).toBe(6);
+    expect(maskMinutes([], [10_000]).cover).toBeCloseTo(6 * (10_000 / 300) ** 0.65, 9);
+    expect(maskMinutes([], [50, 50]).cover).toBe(2);
+  });
   it('go by the metre and the curve, and by what is covered', () => {
-    expect(maskMinutes([{ mm: 1000, curve: 'straight' }], 100)).toEqual({ mask: 7, unmask: 2, cover: 2 });
-    expect(maskMinutes([{ mm: 500, curve: 'double' }], 0).mask).toBe(10.5);
+    expect(maskMinutes([{ mm: 1000, curve: 'straight' }], [100])).toEqual({ mask: 7, unmask: 2, cover: 2 });
+    expect(maskMinutes([{ mm: 500, curve: 'double' }], []).mask).toBe(10.5);
   });
 });

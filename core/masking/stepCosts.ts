@@ -137,7 +137,7 @@ export class StepCosts {
   }
 }
 
-const BASE = maskMinutes([], 0);
+const BASE = maskMinutes([], []);
 
 /** One colour beside another. */
 type Pair = {
@@ -154,7 +154,7 @@ type Pair = {
 
 function pairOf(own: OrderZone, other: OrderZone, { edges, material = 'steel' }: OrderQuestion): Pair {
   const between = edges.filter(({ a, b }) => own !== other && ((a === own.id && b === other.id) || (a === other.id && b === own.id)));
-  const minutes = maskMinutes(between, other.areaCm2);
+  const minutes = maskMinutes(between, [other.areaCm2]);
   return {
     touch: between.length > 0,
     line: minutes.mask + minutes.unmask - BASE.mask - BASE.unmask,

@@ -231,7 +231,12 @@ function cutRim(region: Region, cut: Cut): CutOpen {
       { ...region, zone: within, faces: facesShared(region, 1 - share, within.id) },
       { ...region, zone: rim, faces: facesShared(region, share, rim.id), tallMm: mm, girthMm: 2 * mm },
     ],
-    lines: [{ a: 0, aSide: 'outer', b: 1, bSide: 'inner', mm: outlineMm(region), curve: 'gentle' }],
+    lines: [{ a: 0, aSide: 'outer', b: 1, bSide: 'inner', mm: outlineMm(region), curve: isRound(region) ? 'gentle' : 'straight' }],
     heirs: (side) => [[side === 'inner' ? 0 : 1, 1]],
   };
+}
+
+/** A disc is kept as a square of its area; a sheet that is longer than wide has straight edges. */
+function isRound({ sides, tallMm }: Region): boolean {
+  return sides.length <= 2 && Math.abs(Math.max(...sides) - tallMm) < 0.02 * tallMm;
 }

@@ -30,7 +30,7 @@ export function addTapeOff(
       layerIndex: index,
       zones: keepers.zones,
       title: `Tape off, ${resolved.name}`,
-      minutes: maskMinutes(keepers.edges, 0).unmask * part.copies,
+      minutes: maskMinutes(keepers.edges, []).unmask * part.copies,
       detail: 'low, pulled back on itself; look at the edge: crisp, no bleed, nothing lifted',
       because: 'Left through full cure tape tears the edge and leaves glue.',
       treatment: `tape off ${resolved.mix}`,

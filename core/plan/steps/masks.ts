@@ -45,7 +45,10 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
   if (keepers.zones.length === 0) return null;
   const { part } = chain.of;
   const covered = part.faces.filter((face) => keepers.zones.some((zone) => part.zones[zone].id === face.zoneId));
-  const minutes = maskMinutes(keepers.edges, areaMm2(covered) / 100);
+  const minutes = maskMinutes(
+    keepers.edges,
+    keepers.zones.map((zone) => areaMm2(covered.filter((face) => face.zoneId === part.zones[zone].id)) / 100),
+  );
   const tapes = tapesFor(keepers.edges).map(({ widthMm, mm }) => ({ spec: `fine line ${widthMm} mm`, mm: mm * part.copies }));
   const tops = keepers.zones.flatMap((zone) => films.on(zone).slice(-1));
   const names = listed(keepers.zones.map((zone) => part.zones[zone].name.toLowerCase()));

@@ -1,4 +1,4 @@
-import { capital } from '#core/units/index';
+import { capital, plural } from '#core/units/index';
 import { type Cut, type CutKind, type CutNumbers, FEATURES_COVERED, type FeatureKind, MASK_SHAPES, plain } from '#core/facts/index';
 
 /** Ways to divide a zone: what each asks, what its zones are called at first. */
@@ -33,6 +33,11 @@ const FEATURES_OF_ZONES: readonly FeatureKind[] = FEATURES_COVERED.filter(
   (kind) => !['neighbour', 'clip', 'works', 'seals', 'pivots', 'tapped-posts'].includes(kind),
 );
 
+/** What is left round a panel or shapes is no longer all over. */
+function restOf(name: string): string {
+  return name === 'All over' ? 'Field' : name;
+}
+
 export const DIVISION_WAYS: readonly DivisionWay[] = [
   {
     how: 'line',
@@ -61,26 +66,26 @@ export const DIVISION_WAYS: readonly DivisionWay[] = [
     how: 'panel',
     button: 'a panel',
     fields: [size('length', 'longMm', 0.6), size('width', 'shortMm', 0.4), count],
-    names: (name) => [name, 'Panel'],
+    names: (name) => [restOf(name), 'Panel'],
   },
   {
     how: 'rim',
     button: 'a rim',
     fields: [{ key: 'mm', label: 'width of the rim', usual: ({ tallMm }) => rounded(Math.min(2, tallMm / 10)) }],
-    names: (name) => [name, 'Rim'],
+    names: (name) => [restOf(name), 'Rim'],
   },
   {
     how: 'shapes',
     button: 'shapes',
     fields: [size('height of one', 'longMm', 0.25), count],
-    names: (name) => [name, 'Shapes'],
+    names: (name) => [restOf(name), 'Shapes'],
     kinds: { key: 'shape', options: MASK_SHAPES.map((value) => ({ value, label: value })) },
   },
   {
     how: 'feature',
     button: 'a feature',
     fields: [size('length of one', 'longMm', 0.3), size('width', 'shortMm', 0.2), count],
-    names: (name) => [name, 'Feature'],
+    names: (name) => [restOf(name), 'Feature'],
     kinds: { key: 'feature', options: FEATURES_OF_ZONES.map((value) => ({ value, label: plain(value) })) },
   },
 ];
@@ -95,7 +100,7 @@ export type Described = {
 
 /** The cut a form has described, with zones of its own. */
 export function cutOf({ way, zone, numbers, taken }: Described, at: string, newId: () => string): Cut {
-  const kind = numbers.shape ?? (numbers.feature ? plain(numbers.feature) : undefined);
+  const kind = numbers.shape ? plural(numbers.count ?? 1, numbers.shape) : numbers.feature && plain(numbers.feature);
   const names = way.names(zone.name).map((name, index) => (kind && index === 1 ? capital(kind) : name));
   const others = taken.filter((name) => name !== zone.name);
   return { id: newId(), of: zone.id, how: way.how, numbers, at, into: names.map((name) => ({ id: newId(), name: unlike(name, others) })) };
