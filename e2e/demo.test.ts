@@ -29,6 +29,7 @@ const PLACES = [
   '/colour',
   '/log',
   '/workshop',
+  '/pieces/tram/masking?view=details',
   ...['survey', 'strip', 'coats', 'masking', 'finish', 'dates', 'money', 'record'].map((section) => `/pieces/tram/${section}`),
   '/pieces/lamp/coats',
   '/pieces/crane/survey',

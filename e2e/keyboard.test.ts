@@ -134,6 +134,9 @@ describe('on a phone', () => {
     for (const place of [
       `/pieces/${id}/strip`,
       `/pieces/${id}/coats`,
+      `/pieces/${id}/masking`,
+      `/pieces/${id}/masking?view=details`,
+      `/pieces/${id}/finish`,
       `/pieces/${id}/survey?view=parts`,
       `/pieces/${id}/money`,
       `/pieces/${id}/record`,

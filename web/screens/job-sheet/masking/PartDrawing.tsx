@@ -87,13 +87,7 @@ function ZoneLabel({ look, from, y, chosen, onChoose }: Label & { chosen: boolea
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same choice is a button of its own beside the drawing
     <g className="cursor-pointer" onClick={onChoose}>
-      <polyline
-        points={`${from.x},${from.y} ${WIDE + 8},${from.y} ${x - 6},${y}`}
-        fill="none"
-        stroke="#151515"
-        strokeWidth="1"
-        opacity="0.7"
-      />
+      <polyline points={`${from.x},${from.y} ${WIDE + 8},${from.y} ${x - 6},${y}`} fill="none" stroke="var(--second)" strokeWidth="1" />
       <text x={x} y={y} fontSize="15" fontWeight="650" fill="var(--ink)" textDecoration={chosen ? 'underline' : undefined}>
         {look.name.length > 22 ? `${look.name.slice(0, 21)}…` : look.name}
       </text>
