@@ -22,6 +22,7 @@ import {
   type DoneEvent,
   type Hand,
 } from '#core/facts/index';
+import { dressedPiece } from '#core/invented/index';
 import { draftPiece, plan, type PieceView, type PlannedStep, planView, type PlanView, type QuickAnswers } from '#core/plan/index';
 import { partAreaCm2 } from '#core/survey/index';
 import { toIso } from '#core/units/index';
@@ -106,6 +107,7 @@ const HOBBY = [
 ];
 
 const MADE: readonly (readonly [string, Piece])[] = [
+  ['A tram in five zones, with details, decals, glazing and a light test', dressedPiece(NOW)],
   ['A case in epoxy, base and two-pack clear', oneOfEach('case', [partOf('case', { layers: TWO_PACK, faces: box(320, 200) })])],
   ['A shell in hobby paints', oneOfEach('shell', [partOf('shell', { material: 'abs', layers: HOBBY, printed: false })])],
   [

@@ -1,3 +1,4 @@
+export { dressedPiece } from './dressed.ts';
 export { generatedFacts } from './generated.ts';
 export {
   at,

@@ -47,6 +47,14 @@ describe('steps of one’s own', () => {
     const own = (title: string) => steps(result, 'task').find((step) => step.title === title);
     expect(at(own('Hang it')) - (own('Seals')?.placed?.end ?? 0)).toBeGreaterThanOrEqual(60);
   });
+  it('wait for one that is to come before them', () => {
+    const result = withTasks([
+      task({ id: 'join', kind: 'join', name: 'Join' }),
+      task({ before: { taskId: 'join' }, after: { partId: 'body', layerId: 'colour' } }),
+    ]);
+    const own = (title: string) => steps(result, 'task').find((step) => step.title === title);
+    expect(at(own('Join'))).toBeGreaterThanOrEqual(own('Light test')?.placed?.end ?? Number.POSITIVE_INFINITY);
+  });
   it('wait for the parcel they need', () => {
     const lamp = { id: 'lamp', name: 'Lamp', price: 240, arrived: false, holds: { taskId: 'light' } };
     const held = steps(withTasks([task()], { parcels: [lamp] }), 'task')[0];

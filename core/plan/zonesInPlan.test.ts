@@ -197,6 +197,22 @@ const decal = (more: object = {}) => ({
 const cleared = (more: Partial<Part> = {}) => part({ finish: 'bare', layers: [primer(), lacquer(), clear], ...more });
 const verdictOf = (result: Planned, id: string) => result.pieces[0].steps.dressings.find((own) => own.id === id);
 
+describe('what goes on by hand', () => {
+  it('waits until all colours are on, and covers come off before it', () => {
+    const own = twoTone({
+      layers: [primer(), colour('light', 90, ['waist-one']), colour('dark', 20, ['waist-other']), clear],
+      features: [{ id: 'w', kind: 'windows', count: 2 }],
+      decals: [decal({ zoneId: 'waist-one', after: 'light' })],
+      details: [detail({ zoneId: 'waist-one', after: 'clear', family: 'alkyd-enamel', way: 'wash' })],
+    });
+    const result = planOf(own);
+    const titles = result.steps.map((step) => step.title);
+    expect(titles.indexOf('Decal number 7, left and right alike')).toBeGreaterThan(titles.indexOf('Tape off, dark'));
+    expect(titles.indexOf('Unmask what takes no paint')).toBeLessThan(titles.indexOf('rail, white, 2 of them'));
+    expect(result.steps.every((step) => step.placed !== null)).toBe(true);
+  });
+});
+
 describe('details', () => {
   it('are short steps between two layers, once the film below bears a hand', () => {
     const result = planOf(cleared({ details: [detail({ family: 'alcohol-acrylic' })] }));

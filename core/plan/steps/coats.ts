@@ -67,11 +67,24 @@ class Coating {
     this.#dressings.addAfter(null, this.#films);
     for (const layer of this.#layers) {
       this.#addLayer(layer);
-      this.#dressings.addAfter(layer.resolved.layer.id, this.#films);
+      const [top] = this.#films.tops;
+      // Tape comes off while the last coat is soft, before anything is done on it by hand.
+      if (layer === this.#layers.at(-1) && keepsAny(kept) && top) addUnmaskBare(this.#chain, top);
+      for (const layerId of this.#dressedAfter(layer)) this.#dressings.addAfter(layerId, this.#films);
     }
-    const [top] = this.#films.tops;
-    if (keepsAny(kept) && top) addUnmaskBare(this.#chain, top);
     return { joints: this.#joints, masking: this.#masking, dressings: this.#dressings.all, films: this.#films.all, tops: this.#films.tops };
+  }
+
+  /**
+   * Layers whose details and decals follow now. Those on one of several colours wait until all of these are on: a mask over a fresh
+   * decal would take it off again.
+   */
+  #dressedAfter({ resolved }: PlacedLayer): readonly string[] {
+    const run = this.#masking?.order ?? [];
+    const { id } = resolved.layer;
+    if (!run.includes(id)) return [id];
+    const last = this.#layers.filter((layer) => run.includes(layer.resolved.layer.id)).at(-1);
+    return last?.resolved.layer.id === id ? run : [];
   }
 
   /** After trouble the coats above wait: let the film cure, then look again. */

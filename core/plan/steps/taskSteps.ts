@@ -68,8 +68,12 @@ function taskStep(
     minutes: task.minutes * pace('task', task.name),
     detail: [HOW[task.kind], task.note ?? '', task.aloneMinutes ? 'then left alone' : ''].filter(Boolean).join('; '),
     hazards: HAZARDS[task.kind] ?? [],
-    because: `A step of your own, on ${listed(names)}.`,
-    constraints: [...(task.after ? afterThat(task.after, piece, all, parts, context) : []), ...ownWorkDone(task, parts)],
+    because: `It is a step of your own, on ${listed(names)}.`,
+    constraints: [
+      ...(task.after ? afterThat(task.after, piece, all, parts, context) : []),
+      ...beforeIt(task, piece, all, context),
+      ...ownWorkDone(task, parts),
+    ],
     ...(parcel && parcel.at === null ? { stopped: parcel.why } : {}),
   });
   return {
@@ -77,6 +81,13 @@ function taskStep(
     on: step.on.filter(({ partId }) => task.partIds.includes(partId)),
     ...(parcel && parcel.at !== null ? { notBefore: parcel.at, notBeforeWhy: parcel.why } : {}),
   };
+}
+
+/** Tasks that name this one as what they come before. */
+function beforeIt(task: Task, piece: Piece, all: readonly Task[], context: PlanContext): Constraint[] {
+  return all
+    .filter(({ before }) => before && 'taskId' in before && before.taskId === task.id)
+    .map((other) => settled(piece, other, context));
 }
 
 /** A part that is fitted early is itself finished first. */
@@ -182,7 +193,7 @@ function fitTask(piece: Piece, part: Part, host: Part, fit: Fit): Task {
     note: [
       glued ? glueNote(part.material, host.material) : '',
       covered ? 'covered before the coats that follow' : '',
-      ...lostByFitting(piece, part, fit),
+      ...lostByFitting(piece, part, fit).map((text) => text.replace(/\.$/, '')),
     ]
       .filter(Boolean)
       .join('; ')
