@@ -20,8 +20,6 @@ export const detailSchema = z.strictObject({
   way: detailWaySchema,
   family: familySchema,
   lab: labSchema,
-  /** The paint it is taken from; absent: any of that family and colour. */
-  productId: idSchema.optional(),
   count: copiesSchema,
   /** Minutes for one, typed by the person. */
   minutesEach: z.number('Type minutes.').min(0.5, 'A detail takes at least half a minute.').max(240).optional(),

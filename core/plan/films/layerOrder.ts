@@ -1,6 +1,6 @@
 import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
-import type { Part } from '#core/facts/index';
+import type { Facts, Part } from '#core/facts/index';
 import { bestOrder, insistedOrder, MOST_COLOURS, type OrderAnswer, type OrderQuestion, type OrderStop } from '#core/masking/index';
 import { areaMm2 } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
@@ -32,7 +32,7 @@ export function layersInOrder(part: Part, context: PlanContext): OrderedLayers {
   if (run.length < 2) return { layers: placed, masking: null, stop: null };
   if (run.length > MOST_COLOURS)
     return { layers: placed, masking: null, stop: `More than ${MOST_COLOURS} colours on one part: let some of them be details.` };
-  const answer = maskingOrder(part, run, placed, tiedLayers(part, context));
+  const answer = orderOnce(part, context.facts, () => maskingOrder(part, run, placed, tiedLayers(part, context)));
   if ('stop' in answer) return { layers: placed, masking: null, stop: answer.stop };
   const { order } = answer;
   const begun = (layer: PlacedLayer) => layer.zones.some((zone) => layerBegun(part, zone, layer, context));
@@ -63,6 +63,18 @@ function colourRun(layers: readonly PlacedLayer[]): PlacedLayer[] {
     if (run.length > 1) return run;
   }
   return [];
+}
+
+type Ordered = { readonly facts: Facts; readonly answer: OrderAnswer | OrderStop };
+const ORDERED = new WeakMap<Part, Ordered>();
+
+/** A plan asks for the order of a part several times: it is searched once for as long as the same facts stand. */
+function orderOnce(part: Part, facts: Facts, search: () => OrderAnswer | OrderStop): OrderAnswer | OrderStop {
+  const known = ORDERED.get(part);
+  if (known?.facts === facts) return known.answer;
+  const answer = search();
+  ORDERED.set(part, { facts, answer });
+  return answer;
 }
 
 type Tie = readonly [first: string, second: string];
