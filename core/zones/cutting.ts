@@ -55,6 +55,8 @@ function cutLine(region: Region, cut: Cut): CutOpen {
   const { mm } = cut.numbers;
   const share = lowerShare(region, cut);
   const height = mm ?? share * region.tallMm;
+  // A height that fits gives a band just so wide; one that was cut down to what is there, a share of every face.
+  const isBand = mm !== undefined && share === wholeShare(region, mm);
   const up: Region = {
     ...region,
     zone: upper,
@@ -64,10 +66,7 @@ function cutLine(region: Region, cut: Cut): CutOpen {
   const down: Region = {
     ...region,
     zone: lower,
-    faces:
-      mm === undefined || share !== (mm * aroundMm(region)) / regionArea(region)
-        ? facesShared(region, share, lower.id)
-        : bandFaces(region, mm, lower.id),
+    faces: isBand ? bandFaces(region, mm, lower.id) : facesShared(region, share, lower.id),
     ...scaledUp(region, height),
   };
   return {
@@ -88,8 +87,12 @@ function cutLine(region: Region, cut: Cut): CutOpen {
 }
 
 function lowerShare(region: Region, { numbers }: Cut): number {
-  if (numbers.mm === undefined) return held(numbers.share ?? HALF);
-  return held((numbers.mm * aroundMm(region)) / Math.max(1e-9, regionArea(region)));
+  return held(numbers.mm === undefined ? (numbers.share ?? HALF) : wholeShare(region, numbers.mm));
+}
+
+/** Share of the region's area that a band so wide has. */
+function wholeShare(region: Region, mm: number): number {
+  return (mm * aroundMm(region)) / Math.max(1e-9, regionArea(region));
 }
 
 function scaledUp(region: Region, tallMm: number): Pick<Region, 'tallMm' | 'girthMm'> {

@@ -35,6 +35,13 @@ describe('dividing a zone', () => {
   it('by a line at a height: the band below is as high as said, all round', () => {
     const part = body({ cuts: [cut('waist', 'all', 'line', { mm: 18 })] });
     expect(areaOf(part, 'waist-other')).toBeCloseTo(18 * 336, 6);
+    const band = dividedPart(part).faces.filter((face) => face.zoneId === 'waist-other');
+    expect(band.map(({ longMm, shortMm }) => [longMm, shortMm])).toEqual([
+      [120, 18],
+      [120, 18],
+      [48, 18],
+      [48, 18],
+    ]);
     expect(edgesOf(part)).toEqual({ 'waist-one|waist-other': 336 });
     expect(dividedPart(part).edges[0].runs).toBe('18 mm above the lower edge');
   });
@@ -116,6 +123,34 @@ describe('dividing a zone', () => {
       { a: 'waist-one', b: 'nose-other', mm: 190, curve: 'gentle', runs: 'along the rib' },
       { a: 'nose-one', b: 'nose-other' },
     ]);
+  });
+});
+
+describe('shapes', () => {
+  it.each([
+    ['round', Math.PI * 100, Math.PI * 20, 20],
+    ['number', 128, 80, 12],
+    ['badge', 256, 62, 16],
+  ] as const)('of 20 mm: %s', (shape, area, outline, short) => {
+    const own = shapeOf(shape, 20);
+    expect([own.longMm, own.shortMm]).toEqual([20, short]);
+    expect(own.areaMm2).toBeCloseTo(area, 9);
+    expect(own.outlineMm).toBeCloseTo(outline, 9);
+  });
+  it('of five points have ten sides to the inner corners where they cross', () => {
+    // Known figures of the star of radius 1: area 1.1226, side 0.7265.
+    expect(shapeOf('star', 2).areaMm2).toBeCloseTo(1.1226, 4);
+    expect(shapeOf('star', 2).outlineMm).toBeCloseTo(7.265, 3);
+  });
+  it('of a large radius run gentle, of a small one tight', () => {
+    expect([shapeOf('round', 100).curve, shapeOf('round', 99).curve]).toEqual(['gentle', 'tight']);
+  });
+  it('that are features go by their kind: hubs are round, arches half round, grilles rectangles', () => {
+    const outlineOf = (feature: 'hubs' | 'arches' | 'grille') => {
+      const own = body({ cuts: [cut('f', 'all', 'feature', { feature, count: 1, longMm: 20, shortMm: 10 })] });
+      return Math.round(edgesOf(own)['f-one|f-other'] ?? 0);
+    };
+    expect([outlineOf('hubs'), outlineOf('arches'), outlineOf('grille')]).toEqual([63, 31, 60]);
   });
 });
 

@@ -1,6 +1,8 @@
 import { COVERS, type Cover, FEATURES_COVERED, type FeatureKind, type Part, type Piece, plain } from '#core/facts/index';
 import { coversOf, usualCover } from '#core/masking/index';
+import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
+import { toast } from 'sonner';
 import { newId } from '../../../app/newId.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
@@ -29,7 +31,17 @@ export function Covers({ piece, part }: { piece: Piece; part: Part }) {
                 </Why>
               </span>
               {feature && (
-                <span className="flex items-center justify-end">
+                <span className="flex items-center justify-end gap-2">
+                  <MinutesEach
+                    what={line.text}
+                    minutes={line.minutes / feature.count}
+                    onChange={(coverMinutes) =>
+                      keep(
+                        features.map((own) => (own === feature ? { ...own, coverMinutes } : own)),
+                        'Your own minutes.',
+                      )
+                    }
+                  />
                   <HowCovered
                     what={line.text}
                     cover={line.cover}
@@ -57,6 +69,30 @@ export function Covers({ piece, part }: { piece: Piece; part: Part }) {
       </ul>
       <AddCover onAdd={(kind, count) => keep([...features, { id: newId(), kind, count }], 'It is covered before paint.')} />
     </section>
+  );
+}
+
+/** Minutes for one of them, as the person knows them. */
+function MinutesEach({ what, minutes, onChange }: { what: string; minutes: number; onChange: (minutes: number) => void }) {
+  return (
+    <label className="second flex items-center gap-1 text-small">
+      <input
+        key={minutes}
+        className="field !min-h-8 !w-16 text-right font-mono"
+        inputMode="decimal"
+        aria-label={`Minutes for one: ${what}`}
+        defaultValue={Math.round(minutes * 100) / 100}
+        onBlur={(event) => {
+          const typed = parseNumber(event.target.value);
+          if (typed === null || typed < 0 || typed > 120) {
+            event.target.value = String(Math.round(minutes * 100) / 100);
+            return void toast.error('Minutes for one: from 0 to 120.');
+          }
+          if (Math.abs(typed - minutes) > 0.005) onChange(typed);
+        }}
+      />
+      min each
+    </label>
   );
 }
 

@@ -11,6 +11,7 @@ import {
   plain,
 } from '#core/facts/index';
 import type { Dressing, LayerView } from '#core/plan/index';
+import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { PaintStrip } from '../../../views/paint.tsx';
@@ -103,7 +104,7 @@ function DetailRow({
 }
 
 function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (detail: Detail) => void }) {
-  const [typed, setTyped] = useState({ name: '', count: '1' });
+  const [typed, setTyped] = useState({ name: '', count: '1', minutes: '' });
   const [way, setWay] = useState<DetailWay>('brush');
   const [family, setFamily] = useState<Family>('alcohol-acrylic');
   const [hex, setHex] = useState<string>(PALETTE[12].hex);
@@ -118,10 +119,11 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
       family,
       lab: labOf(hex),
       ...spot,
+      ...(typed.minutes.trim() ? { minutesEach: parseNumber(typed.minutes) ?? Number.NaN } : {}),
     });
     if (!read.success) return setProblem(read.error.issues[0].message);
     setProblem('');
-    setTyped({ name: '', count: '1' });
+    setTyped({ name: '', count: '1', minutes: '' });
     onAdd(read.data);
   };
   return (
@@ -139,6 +141,14 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
         inputMode="numeric"
         value={typed.count}
         onText={(count) => setTyped({ ...typed, count })}
+      />
+      <SmallField
+        label="min each"
+        width="!w-20 font-mono"
+        inputMode="decimal"
+        value={typed.minutes}
+        placeholder="usual"
+        onText={(minutes) => setTyped({ ...typed, minutes })}
       />
       <SmallSelect
         label="how"

@@ -40,6 +40,12 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
     if (!read.ok) return void toast.error(`${said}: ${read.mend}`);
     if (Math.abs(read.value - edge.mm) > 0.05) change({ mm: read.value }, read.value === 0 ? 'They do not meet.' : 'The tape goes by it.');
   };
+  const bend = (text: string) => {
+    const read = text.trim() ? parseQuantity(text, 'length', workshop.units.length) : null;
+    if (read && (!read.ok || read.value < 0.1)) return void toast.error(`${said}: a radius is at least 0.1 mm.`);
+    const radiusMm = read?.ok ? read.value : undefined;
+    if (Math.abs((radiusMm ?? 0) - (edge.radiusMm ?? 0)) > 0.05) change({ radiusMm }, 'The tape is as narrow as it asks for.');
+  };
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-1.5">
       <span className="min-w-44 grow">{said}</span>
@@ -62,7 +68,18 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
           </option>
         ))}
       </select>
-      <span className="second w-24 text-small">{fineLineFor(edge)} mm fine line</span>
+      <label className="second flex items-center gap-1 text-small">
+        radius
+        <input
+          key={edge.radiusMm ?? 'none'}
+          className="field !min-h-9 !w-20 text-right font-mono"
+          aria-label={`Smallest radius of ${said}`}
+          defaultValue={edge.radiusMm === undefined ? '' : words.length(Math.round(edge.radiusMm * 10) / 10)}
+          placeholder="usual"
+          onBlur={(event) => bend(event.target.value)}
+        />
+        {fineLineFor(edge)} mm fine line
+      </label>
       <input
         className="field !min-h-9 !w-56"
         aria-label={`Where ${said} runs`}
