@@ -5,8 +5,10 @@ export { type Grouped, groupedColours } from './grouped.ts';
 export { type CoverLine, coversOf, usualCover } from './covers.ts';
 export { fineLineFor, type TapeNeed, tapesFor } from './tapes.ts';
 export { maskMinutes, TAPE_MINUTES_A_METRE } from './minutes.ts';
+export { brushedWays } from './brushing.ts';
 export { bestOrder, insistedOrder, MOST_COLOURS } from './order.ts';
 export {
+  type BrushedWay,
   type OrderAnswer,
   type OrderCost,
   type OrderQuestion,

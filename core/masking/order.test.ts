@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { coatsToHide, joint } from '#core/coats/index';
 import type { Curve, Family, Lab } from '#core/facts/index';
-import { bestOrder, insistedOrder, maskMinutes, type OrderAnswer, type OrderQuestion, type OrderZone, tapeSafety } from './index.ts';
+import {
+  bestOrder,
+  brushedWays,
+  insistedOrder,
+  maskMinutes,
+  type OrderAnswer,
+  type OrderQuestion,
+  type OrderZone,
+  tapeSafety,
+} from './index.ts';
 
 const WHITE: Lab = { l: 95, a: 0, b: 1 };
 const GREY: Lab = { l: 60, a: 0, b: 0 };
@@ -155,6 +164,20 @@ describe('orders a painter would know', () => {
     };
     const insisted = insistedOrder(question, ['trim', 'body']);
     expect('stop' in insisted && insisted.stop).toContain('trim can never be taped');
+  });
+  it('brushing one of them is priced, with what it shows', () => {
+    const question = {
+      zones: [zone('trim', 'black', 4), zone('body', 'white', 300)],
+      edges: [edge('trim', 'body', 900, 'tight')],
+      ground: GREY,
+    };
+    const ways = brushedWays(question);
+    const way = (id: string) => ways.find(({ zoneId }) => zoneId === id);
+    expect(way('trim')?.cost).toBeLessThan(solved(question).cost);
+    expect(way('trim')?.shows).toContain('no stroke shows');
+    expect(way('body')?.shows).toContain('strokes and a thicker film');
+    expect(way('body')?.cost).toBeGreaterThan(way('trim')?.cost ?? 0);
+    expect(brushedWays({ ...question, zones: Array.from({ length: 7 }, (_, index) => zone(`z${index}`, 'red')) })).toEqual([]);
   });
   it('a brushed colour needs no mask and throws no overspray', () => {
     const question = {

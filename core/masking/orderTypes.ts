@@ -51,6 +51,9 @@ export type OrderStep = {
   readonly locked: boolean;
 };
 
+/** One colour brushed instead of sprayed: what the cheapest order costs then, and what that shows. */
+export type BrushedWay = { readonly zoneId: string; readonly cost: number; readonly shows: string };
+
 export type OrderAnswer = {
   readonly order: readonly string[];
   /** Evening-minutes, waits and risk weighed in. */
@@ -58,6 +61,8 @@ export type OrderAnswer = {
   readonly parts: OrderCost;
   readonly steps: readonly OrderStep[];
   readonly runnerUp?: { readonly order: readonly string[]; readonly cost: number; readonly because: string };
+  /** Each colour brushed instead, where that was asked for. */
+  readonly brushed?: readonly BrushedWay[];
   readonly because: string;
 };
 

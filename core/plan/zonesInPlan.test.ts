@@ -116,6 +116,21 @@ describe('colours on zones', () => {
     const own = twoTone({ layers: [hot, colour('dark', 20, ['waist-other'])], colourOrder: ['hot', 'dark'] });
     expect(planOf(own).pieces[0].steps.stopped).toContain('can never be taped');
   });
+  it('a colour brushed instead takes no mask, and the plan prices it before', () => {
+    const order = planOf(twoTone()).pieces[0].steps.masking.get('body');
+    expect(order?.brushed?.map(({ zoneId }) => zoneId)).toEqual(['light', 'dark']);
+    const layers = [primer(), colour('light', 90, ['waist-one']), colour('dark', 20, ['waist-other'], { hand: 'brush' })];
+    expect(steps(planOf(twoTone({ layers })), 'mask')).toEqual([]);
+  });
+  it('a large mask is put on over several sittings, its cover first', () => {
+    const sheet = { id: 's', zoneId: 'all', longMm: 1200, shortMm: 1000, count: 2, seen: true };
+    const masks = steps(planOf(twoTone({ faces: [sheet], cuts: [cut('waist', 'all', 'line', { mm: 500 })] })), 'mask');
+    expect(masks.length).toBeGreaterThan(1);
+    expect(masks[0]).toMatchObject({
+      title: expect.stringContaining('sitting 1 of'),
+      detail: expect.stringContaining('cover first, the line edge last'),
+    });
+  });
   it('what was primed before it was divided is not primed again', () => {
     const result = planOf(twoTone(), primed);
     expect(result.steps.filter((step) => step.coat?.role === 'fine-primer')).toEqual([]);

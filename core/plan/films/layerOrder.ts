@@ -1,7 +1,15 @@
 import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import type { Facts, Part } from '#core/facts/index';
-import { bestOrder, insistedOrder, MOST_COLOURS, type OrderAnswer, type OrderQuestion, type OrderStop } from '#core/masking/index';
+import {
+  bestOrder,
+  brushedWays,
+  insistedOrder,
+  MOST_COLOURS,
+  type OrderAnswer,
+  type OrderQuestion,
+  type OrderStop,
+} from '#core/masking/index';
 import { areaMm2 } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
 import type { PlanContext } from './context.ts';
@@ -87,7 +95,8 @@ function maskingOrder(part: Part, run: readonly PlacedLayer[], all: readonly Pla
   const best = bestOrder(question);
   const broken = (order: readonly string[]) =>
     ties.find(([first, second]) => order.includes(first) && order.includes(second) && order.indexOf(first) > order.indexOf(second));
-  if ('stop' in best || !broken(best.order)) return best;
+  if ('stop' in best) return best;
+  if (!broken(best.order)) return { ...best, brushed: brushedWays(question) };
   return insistedOrder(question, keepingTies(best.order, ties));
 }
 

@@ -42,8 +42,8 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
 type Keyed = Pick<StepDraft, 'stage' | 'layerIndex' | 'subject' | 'number'>;
 
 /** Work that can be laid down and taken up again. */
-const SPLITS: readonly WorkStage[] = ['wash', 'strip', 'repair', 'prep', 'clean', 'flat', 'rinse', 'bare-care', 'touch-in'];
-const LONGEST_SITTING = 60;
+const SPLITS: readonly WorkStage[] = ['wash', 'strip', 'repair', 'prep', 'clean', 'flat', 'rinse', 'bare-care', 'touch-in', 'mask'];
+export const LONGEST_SITTING = 60;
 /** More than this of one treatment is no evening's work but a wrong size, or the wrong method. */
 export const MOST_TREATMENT_MINUTES = 40 * 60;
 

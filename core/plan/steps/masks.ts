@@ -3,7 +3,7 @@ import { type CoverLine, coversOf, maskMinutes, tapesFor } from '#core/masking/i
 import { areaMm2 } from '#core/survey/index';
 import { listed, plural } from '#core/units/index';
 import type { PartFilms, PlacedLayer, Ref } from '../films/index.ts';
-import type { StepChain } from './chain.ts';
+import { LONGEST_SITTING, type StepChain } from './chain.ts';
 import { onceReached } from './constraints.ts';
 
 /** Tape and covers: what stays bare, and colours that are done while another goes on beside them. */
@@ -64,6 +64,7 @@ export function addMask(chain: StepChain, films: PartFilms, placed: PlacedLayer,
         `${listed(tapes.map(({ spec, mm }) => `${spec}, ${Math.round(mm)} mm`))} and 15 % spare; burnish, seal the edge`,
         ...keepers.edges.flatMap((edge) => (edge.runs ? [`it runs ${edge.runs}`] : [])),
         ...runningOn(chain, keepers.edges),
+        ...((minutes.mask + minutes.cover) * part.copies > LONGEST_SITTING ? ['cover first, the line edge last'] : []),
       ].join('; '),
       because,
       supplies: [

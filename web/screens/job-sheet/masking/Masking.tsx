@@ -109,6 +109,14 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
             part={part}
             order={order}
             stack={stack}
+            onBrush={(layerId) =>
+              void save(
+                withPart(piece, part.id, {
+                  layers: part.layers.map((layer) => (layer.id === layerId ? { ...layer, hand: 'brush' } : layer)),
+                }),
+                'It is brushed: nothing is masked for it.',
+              )
+            }
             onInsist={(colourOrder) =>
               void save(
                 withPart(piece, part.id, { colourOrder }),

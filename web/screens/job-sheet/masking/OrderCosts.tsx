@@ -16,11 +16,13 @@ export function OrderCosts({
   order,
   stack,
   onInsist,
+  onBrush,
 }: {
   part: Part;
   order: OrderAnswer;
   stack: StackView;
   onInsist: (order: string[] | undefined) => void;
+  onBrush: (layerId: string) => void;
 }) {
   const { parts, runnerUp } = order;
   const bench = parts.masking + parts.covering + parts.extraCoats + parts.locking;
@@ -55,6 +57,29 @@ export function OrderCosts({
             </button>
           )}
         </>
+      )}
+      {(order.brushed ?? []).length > 0 && (
+        <details className="mt-3 border-t border-hairline pt-2">
+          <summary>Brush one of them instead</summary>
+          <ul>
+            {order.brushed?.map(({ zoneId, cost, shows }) => (
+              <li key={zoneId} className="flex items-center justify-between gap-2 border-t border-hairline py-1.5">
+                <span>
+                  {name(zoneId)}
+                  <span className="second block text-small">
+                    {Math.abs(cost - order.cost) < 1
+                      ? 'costs the same'
+                      : `${Math.round(Math.abs(cost - order.cost))} min ${cost < order.cost ? 'less' : 'more'}`}
+                    ; {shows}
+                  </span>
+                </span>
+                <button type="button" className="chip !min-h-9" aria-label={`Brush ${name(zoneId)}`} onClick={() => onBrush(zoneId)}>
+                  brush it
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       {part.colourOrder && (
         <button type="button" className="act mt-3 !min-h-10" onClick={() => onInsist(undefined)}>
