@@ -4,6 +4,7 @@ import { type Cut, type CutNumbers, type Layer, type Part, standingZones, type T
 import {
   at,
   clear,
+  coat,
   cut,
   done,
   lacquer,
@@ -280,6 +281,25 @@ describe('decals', () => {
     const events = [...primed, ...[1, 2].map((number) => done('coat', 3000, 'colour', number)), done('decal', 60, 'number')];
     const result = planOf(cleared({ decals: [decal()] }), events);
     expect(clearAfter(result)).toBeGreaterThanOrEqual(NOW - 60 + 1440);
+  });
+  it('are never cleared younger than their day, whatever kind they are and whenever they went on', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('waterslide', 'printed', 'vinyl'),
+        fc.constantFrom('primer', 'colour'),
+        fc.integer({ min: 1, max: 6 }),
+        fc.option(fc.integer({ min: 5, max: 4000 }), { nil: null }),
+        (kind, after, count, ago) => {
+          const before = [...primed, ...[1, 2].map((number) => coat('colour', number, 5000 - number, 'acrylic-lacquer', 'colour', 12))];
+          const events = ago === null ? [] : [...before, done('decal', ago, 'number')];
+          const result = planOf(cleared({ decals: [decal({ kind, after, count })] }), events);
+          const on = ago === null ? (steps(result, 'decal').at(-1)?.placed?.end ?? Number.NaN) : NOW - ago;
+          const first = clearAfter(result);
+          if (!Number.isNaN(first)) expect(first - on).toBeGreaterThanOrEqual(1440);
+        },
+      ),
+      { seed: 43, numRuns: process.env.PROOF ? 300 : 30 },
+    );
   });
   it('printed at home are sealed first, and the sealing dries', () => {
     const [seal, own] = steps(planOf(cleared({ decals: [decal({ kind: 'printed' })] })), 'decal');
