@@ -108,13 +108,15 @@ describe('whole jobs', () => {
     }
     for (const { name } of (await stored()).facts.pieces.find((piece) => piece.id === id)?.parts ?? []) {
       await tree.getByText(name, { exact: true }).click();
+      // The page of the part before still stands for a moment.
+      await expect.poll(() => page.getByLabel('Name of the part').inputValue()).toBe(name);
       await page.getByRole('button', { name: 'Sound', exact: true }).click();
       await page.getByRole('button', { name: 'Baked factory enamel' }).click();
       await expect
         .poll(async () =>
           JSON.stringify((await stored()).facts.pieces.find((piece) => piece.id === id)?.parts.find((part) => part.name === name)),
         )
-        .toContain('baked-enamel');
+        .toMatch(/"finish":"sound".*"oldPaint":"baked-enamel"/);
     }
     const titles = await workOff(page, (title) => /^Coat 1 of/.test(title));
     expect(titles.at(-1)).toContain('primer');

@@ -69,6 +69,10 @@ describe('zones', () => {
       await expect.poll(async () => JSON.stringify((await facts()).pieces[0].parts[0].layers)).toContain(`"name":"${colour}"`);
     }
     expect(hand.presses + 6).toBeLessThanOrEqual(15);
+    const changed = page.getByRole('form', { name: 'Change this division' });
+    await changed.getByLabel('width of the stripe').fill('2 mm');
+    await changed.getByRole('button', { name: 'change it' }).click();
+    await expect.poll(async () => (await facts()).pieces[0].parts[0].cuts?.[1].numbers.mm).toBe(2);
     await page.getByText('What the order costs').waitFor();
     await expect.poll(() => page.getByLabel('Order of colours').getByRole('listitem').count()).toBe(3);
 

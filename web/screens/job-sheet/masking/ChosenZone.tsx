@@ -10,6 +10,7 @@ import { PaintStrip } from '../../../views/paint.tsx';
 import { colourName, SwatchPicker } from '../../../views/SwatchPicker.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
+import { ChangeCut } from './ChangeCut.tsx';
 import { type Paint, withColour, withLaterRound, withLock } from './coloured.ts';
 import type { ZoneLook } from '../../../views/zoneColours.ts';
 
@@ -87,6 +88,14 @@ export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: P
           void save(withPart(piece, part.id, { layers: withLock(part, layerId, facts, newId) }), 'Locked under clear: tape goes on that.')
         }
       />
+      {cut && (
+        <ChangeCut
+          key={`${cut.id}${JSON.stringify(cut.numbers)}`}
+          part={part}
+          cut={cut}
+          onChange={(cuts) => void save(withPart(piece, part.id, { cuts }), 'The division has moved, and all that follows from it.')}
+        />
+      )}
       {cut && (
         <button type="button" className="chip !min-h-10" onClick={() => together(cut)}>
           put {listed(cut.into.map((zone) => zone.name.toLowerCase()))} together

@@ -1,0 +1,54 @@
+import { type Cut, cutSchema, type Part } from '#core/facts/index';
+import { parseQuantity } from '#core/units/index';
+import { firstRefused } from '#core/zones/index';
+import { useState } from 'react';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { useWords } from '../../../app/useWords.ts';
+import { SmallField, SmallForm } from '../../../views/SmallField.tsx';
+import { DIVISION_WAYS } from './divisions.ts';
+
+/** Other numbers for a division there is: everything that follows from it moves along. */
+export function ChangeCut({ part, cut, onChange }: { part: Part; cut: Cut; onChange: (cuts: Cut[]) => void }) {
+  const { workshop } = usePlan();
+  const words = useWords();
+  const fields = (DIVISION_WAYS.find(({ how }) => how === cut.how)?.fields ?? []).filter(({ key }) => cut.numbers[key] !== undefined);
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(
+      fields.map(({ key }) => [key, key === 'count' ? String(cut.numbers.count) : words.length(Number(cut.numbers[key]))]),
+    ),
+  );
+  const [problem, setProblem] = useState('');
+  if (fields.length === 0) return null;
+  const change = () => {
+    const numbers: Record<string, unknown> = { ...cut.numbers };
+    for (const { key, label } of fields) {
+      const read = key === 'count' ? null : parseQuantity(typed[key], 'length', workshop.units.length);
+      if (read && !read.ok) return setProblem(`${label}: ${read.mend}`);
+      numbers[key] = read?.ok ? read.value : Number(typed.count);
+    }
+    const read = cutSchema.safeParse({ ...cut, numbers });
+    if (!read.success) return setProblem(read.error.issues[0].message);
+    const cuts = (part.cuts ?? []).map((own) => (own.id === cut.id ? read.data : own));
+    const refused = firstRefused({ ...part, cuts });
+    if (refused) return setProblem(refused.why);
+    setProblem('');
+    onChange(cuts);
+  };
+  return (
+    <SmallForm label="Change this division" className="flex basis-full flex-wrap items-end gap-3" problem={problem} onSend={change}>
+      {fields.map(({ key, label }) => (
+        <SmallField
+          key={key}
+          label={label}
+          width="!w-32 font-mono"
+          inputMode={key === 'count' ? 'numeric' : 'decimal'}
+          value={typed[key]}
+          onText={(text) => setTyped({ ...typed, [key]: text })}
+        />
+      ))}
+      <button type="submit" className="chip !min-h-10">
+        change it
+      </button>
+    </SmallForm>
+  );
+}
