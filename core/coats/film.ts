@@ -113,7 +113,7 @@ export function reliefEffect(filmUm: number, reliefUm: number | null): { share: 
 /** Film taken by sanding with a grit, a pass (BRIEF §4). */
 export const REMOVAL_UM: Record<number, number> = { 1000: 6, 1500: 4, 2000: 2.5, 3000: 1 };
 export const COMPOUND_UM = 1;
-const CLEAR_TO_STAY_UM = 15;
+export const CLEAR_TO_STAY_UM = 15;
 
 /**
  * Clear to build for flatting: 15 µm to stay and what the grits take, three times that where edges are flatted too (BRIEF §7).

@@ -1,6 +1,7 @@
 export { bareResistance, biteOf, filmResistance, isPlastic, wantsPromoter } from './bite.ts';
 export { type Evidence, evidenceFinding, outcomeFinding, paintKey, TILE_OUTCOMES, type TileOutcome } from './evidence.ts';
 export {
+  CLEAR_TO_STAY_UM,
   clearToBuild,
   COMPOUND_UM,
   coatsForColour,

@@ -33,6 +33,6 @@ export function groupedColours(question: OrderQuestion): Grouped | null {
   };
 }
 
-function paintOf({ family, lab, transparent }: OrderZone): string {
-  return `${family} ${lab.l} ${lab.a} ${lab.b} ${transparent === true}`;
+function paintOf({ family, lab, transparent, brushed }: OrderZone): string {
+  return `${family} ${lab.l} ${lab.a} ${lab.b} ${transparent === true} ${brushed === true}`;
 }

@@ -1,3 +1,4 @@
+export { BARE_GROUND, type Paint, withColour, withLaterRound, withLock } from './colouring.ts';
 export { type EdgeFilm, type EdgeStep, type Levelling, levellings } from './levelling.ts';
 export { type Laid, type Nest, nested, shapesToCut, type Wanted } from './nesting.ts';
 export { templateSvg } from './template.ts';

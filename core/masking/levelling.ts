@@ -1,4 +1,4 @@
-import { clearToBuild } from '#core/coats/index';
+import { CLEAR_TO_STAY_UM, clearToBuild, REMOVAL_UM } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { Curve, Family } from '#core/facts/index';
 import { areaGrowth, counted } from '#core/units/index';
@@ -41,7 +41,7 @@ const POLISH = [1500, 2000, 3000];
 const COAT_MINUTES = 3;
 const FLAT_AT_100CM2 = 3;
 /** What ten strokes of P1500 take off an edge, which loses film three times as fast as a flat, µm. */
-const STROKE_UM = 12;
+const STROKE_UM = 3 * REMOVAL_UM[1500];
 const STROKE_MINUTES_A_METRE = 6;
 
 export function levellings(edge: EdgeStep): Levelling[] {
@@ -58,14 +58,12 @@ function moreClear({ stepUm, clear, neighbour }: EdgeStep): Levelling | null {
     way: 'more-clear',
     text: `${counted(coats, 'coat')} of ${clear.name} in all, flatted over and polished`,
     stepLeftUm: 0,
-    filmLeftUm: Math.max(clear.coats, coats) * clear.filmUm - (build - CLEAR_STAYS),
+    filmLeftUm: Math.max(clear.coats, coats) * clear.filmUm - (build - CLEAR_TO_STAY_UM),
     minutes: extra * COAT_MINUTES + POLISH.length * FLAT_AT_100CM2 * areaGrowth(neighbour.areaCm2),
     days: (familyDrying(clear.family).flat ?? 0) / 24,
     ml: extra * clear.mlPerCoat,
   };
 }
-
-const CLEAR_STAYS = 15;
 
 /** The ridge alone taken down to half: more would go through the colour at its edge. */
 function flatEdge({ stepUm, mm, colour }: EdgeStep): Levelling | null {

@@ -1,5 +1,5 @@
 export { dividedFacts, dividedPart, dividedPiece, facesToPaint, zoneSize } from './divided.ts';
-export { coatsLaidOn, lastCut, type Merge, merged } from './merging.ts';
+export { coatsLaidOn, type Merge, merged } from './merging.ts';
 export { type Island, islandOf, shapeOf } from './outline.ts';
 export { cutRefused, decalRefused, firstRefused } from './refused.ts';
 export { type DrawnZone, schematic } from './schematic.ts';

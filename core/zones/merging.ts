@@ -1,4 +1,4 @@
-import { type Cut, type Facts, type LogEvent, type Part, standingEvents, standingFor } from '#core/facts/index';
+import { type Cut, type Facts, type LogEvent, type Part, standingEvents } from '#core/facts/index';
 import { dividedFacts, dividedPart } from './divided.ts';
 
 /** Putting a division back together: only where its zones bear the same films, laid and wished for. */
@@ -45,13 +45,6 @@ function putTogether(part: Part, cut: Cut, events: readonly LogEvent[]): Part {
     ...(part.details ? { details: part.details.map((detail) => ({ ...detail, zoneId: renamed(detail.zoneId) })) } : {}),
     ...(part.decals ? { decals: part.decals.map((decal) => ({ ...decal, zoneId: renamed(decal.zoneId) })) } : {}),
   };
-}
-
-/** The last cut whose zones stand, which is the one to take back first; null where nothing is divided. */
-export function lastCut(part: Part): Cut | null {
-  return (
-    part.cuts?.filter((cut) => cut.merged !== true && cut.into.every((zone) => standingFor(part, zone.id)[0] === zone.id)).at(-1) ?? null
-  );
 }
 
 /** Layers of the coats that lie on each zone of a part, bottom first, as the log has it. */

@@ -2,6 +2,7 @@ import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/
 import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import type { Facts, Part } from '#core/facts/index';
 import {
+  BARE_GROUND,
   bestOrder,
   brushedWays,
   insistedOrder,
@@ -150,9 +151,6 @@ function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly Pl
     ground: all[all.indexOf(run[0]) - 1]?.resolved.lab ?? BARE_GROUND,
   };
 }
-
-/** Bare metal or plastic, where nothing lies below the colours. */
-const BARE_GROUND = { l: 60, a: 0, b: 0 };
 
 function sameMembers(one: readonly string[], other: readonly string[]): boolean {
   return one.length === other.length && one.every((id) => other.includes(id));

@@ -1,11 +1,10 @@
 import { type Cut, cutSchema, type Part } from '#core/facts/index';
-import { parseQuantity } from '#core/units/index';
 import { firstRefused } from '#core/zones/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { SmallField, SmallForm } from '../../../views/SmallField.tsx';
-import { DIVISION_WAYS } from './divisions.ts';
+import { DIVISION_WAYS, readNumbers } from './divisions.ts';
 
 /** Other numbers for a division there is: everything that follows from it moves along. */
 export function ChangeCut({ part, cut, onChange }: { part: Part; cut: Cut; onChange: (cuts: Cut[]) => void }) {
@@ -20,13 +19,9 @@ export function ChangeCut({ part, cut, onChange }: { part: Part; cut: Cut; onCha
   const [problem, setProblem] = useState('');
   if (fields.length === 0) return null;
   const change = () => {
-    const numbers: Record<string, unknown> = { ...cut.numbers };
-    for (const { key, label } of fields) {
-      const read = key === 'count' ? null : parseQuantity(typed[key], 'length', workshop.units.length);
-      if (read && !read.ok) return setProblem(`${label}: ${read.mend}`);
-      numbers[key] = read?.ok ? read.value : Number(typed.count);
-    }
-    const read = cutSchema.safeParse({ ...cut, numbers });
+    const told = readNumbers(fields, typed, workshop.units.length);
+    if ('problem' in told) return setProblem(told.problem);
+    const read = cutSchema.safeParse({ ...cut, numbers: { ...cut.numbers, ...told.numbers } });
     if (!read.success) return setProblem(read.error.issues[0].message);
     const cuts = (part.cuts ?? []).map((own) => (own.id === cut.id ? read.data : own));
     const refused = firstRefused({ ...part, cuts });

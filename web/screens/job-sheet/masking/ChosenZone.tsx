@@ -1,7 +1,7 @@
 import { labOf } from '#core/colour/index';
 import type { Cut, Family, Part, Piece } from '#core/facts/index';
 import { listed } from '#core/units/index';
-import { type OrderAnswer, tapeSafety } from '#core/masking/index';
+import { type OrderAnswer, type Paint, tapeSafety, withColour, withLaterRound, withLock } from '#core/masking/index';
 import { coatsLaidOn, dividedPart, merged } from '#core/zones/index';
 import { toast } from 'sonner';
 import { newId } from '../../../app/newId.ts';
@@ -11,7 +11,6 @@ import { colourName, SwatchPicker } from '../../../views/SwatchPicker.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
 import { ChangeCut } from './ChangeCut.tsx';
-import { type Paint, withColour, withLaterRound, withLock } from './coloured.ts';
 import type { ZoneLook } from '../../../views/zoneColours.ts';
 
 /** The zone that is chosen: its name, its colour, and the way back to what it was cut from. */

@@ -1,12 +1,12 @@
 import { type Cut, type CutNumbers, cutSchema, type Part, standingZones } from '#core/facts/index';
-import { parseQuantity, toIso } from '#core/units/index';
+import { toIso } from '#core/units/index';
 import { cutRefused } from '#core/zones/index';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
-import { cutOf, DIVISION_WAYS, type DivisionWay, type ZoneSize } from './divisions.ts';
+import { cutOf, DIVISION_WAYS, readNumbers, type DivisionWay, type ZoneSize } from './divisions.ts';
 
 /** Divides the chosen zone: a way, at most three numbers that stand there already, one press. */
 export function DivideZone({
@@ -85,18 +85,11 @@ function CutForm({
   const [kind, setKind] = useState(way.kinds?.options[0].value ?? '');
   const [problem, setProblem] = useState('');
   const divide = () => {
-    const numbers: Record<string, unknown> = way.kinds ? { [way.kinds.key]: kind } : {};
-    for (const { key, label } of way.fields) {
-      if (key === 'count') {
-        numbers.count = Number(typed.count);
-        continue;
-      }
-      const read = parseQuantity(typed[key], 'length', workshop.units.length);
-      if (!read.ok) return setProblem(`${label}: ${read.mend}`);
-      numbers[key] = read.value;
-    }
+    const told = readNumbers(way.fields, typed, workshop.units.length);
+    if ('problem' in told) return setProblem(told.problem);
+    const numbers: CutNumbers = { ...told.numbers, ...(way.kinds ? { [way.kinds.key]: kind } : {}) };
     const read = cutSchema.safeParse(
-      cutOf({ way, zone, numbers: numbers as CutNumbers, taken: standingZones(part).map((own) => own.name) }, toIso(nowMinute()), newId),
+      cutOf({ way, zone, numbers, taken: standingZones(part).map((own) => own.name) }, toIso(nowMinute()), newId),
     );
     if (!read.success) return setProblem(read.error.issues[0].message);
     const refused = cutRefused(part, read.data);

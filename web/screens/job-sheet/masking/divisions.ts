@@ -1,4 +1,4 @@
-import { capital, plural } from '#core/units/index';
+import { capital, parseQuantity, plural } from '#core/units/index';
 import { type Cut, type CutKind, type CutNumbers, FEATURES_COVERED, type FeatureKind, MASK_SHAPES, plain } from '#core/facts/index';
 
 /** Ways to divide a zone: what each asks, what its zones are called at first. */
@@ -89,6 +89,21 @@ export const DIVISION_WAYS: readonly DivisionWay[] = [
     kinds: { key: 'feature', options: FEATURES_OF_ZONES.map((value) => ({ value, label: plain(value) })) },
   },
 ];
+
+/** The typed numbers of a division, or what is wrong with the first that cannot be read. */
+export function readNumbers(
+  fields: readonly NumberField[],
+  typed: Readonly<Record<string, string>>,
+  unit: string,
+): { readonly numbers: CutNumbers } | { readonly problem: string } {
+  const numbers: Partial<Record<NumberField['key'], number>> = {};
+  for (const { key, label } of fields) {
+    const read = key === 'count' ? null : parseQuantity(typed[key], 'length', unit);
+    if (read && !read.ok) return { problem: `${label}: ${read.mend}` };
+    numbers[key] = read?.ok ? read.value : Number(typed[key]);
+  }
+  return { numbers };
+}
 
 export type Described = {
   readonly way: DivisionWay;

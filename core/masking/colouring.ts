@@ -6,11 +6,12 @@ import { dividedPart } from '#core/zones/index';
 
 export type Paint = { readonly product: Product } | { readonly name: string; readonly lab: Lab };
 
+/** The layers of a part with one zone in another paint; a layer that is left without zones goes. */
 export function withColour(stored: Part, zoneId: string, paint: Paint, facts: Facts, newId: () => string): Layer[] {
   const part = dividedPart(stored);
   const painted = part.zones.filter((zone) => zone.bare === undefined).map((zone) => zone.id);
   const covering = (layer: Layer) => (layer.covers === 'all' ? painted : layer.covers);
-  const isColour = (layer: Layer) => ['colour', 'metallic'].includes(resolveLayer(layer, facts).role);
+  const isColour = colourIn(facts);
   const same = part.layers.find((layer) => isColour(layer) && isOf(layer, paint, facts));
   const at = part.layers.findIndex(isColour);
   const others = part.layers.flatMap((layer): Layer[] => {
@@ -22,6 +23,10 @@ export function withColour(stored: Part, zoneId: string, paint: Paint, facts: Fa
   if (same) return others;
   const place = at < 0 ? others.length : Math.min(others.length, lastColour(others, isColour, at));
   return [...others.slice(0, place), newLayer(part, paint, at, zoneId, facts, newId), ...others.slice(place)];
+}
+
+function colourIn(facts: Facts): (layer: Layer) => boolean {
+  return (layer) => ['colour', 'metallic'].includes(resolveLayer(layer, facts).role);
 }
 
 /** After the last colour there is, so that clears stay on top. */
@@ -41,7 +46,7 @@ function isOf(layer: Layer, paint: Paint, facts: Facts): boolean {
 }
 
 function newLayer(part: Part, paint: Paint, at: number, zoneId: string, facts: Facts, newId: () => string): Layer {
-  const ground = at > 0 ? resolveLayer(part.layers[at - 1], facts).lab : BARE;
+  const ground = at > 0 ? resolveLayer(part.layers[at - 1], facts).lab : BARE_GROUND;
   const family = at >= 0 ? resolveLayer(part.layers[at], facts).family : 'acrylic-lacquer';
   if ('product' in paint)
     return {
@@ -58,13 +63,14 @@ function newLayer(part: Part, paint: Paint, at: number, zoneId: string, facts: F
   };
 }
 
-const BARE: Lab = { l: 62, a: 0, b: 0 };
+/** Bare metal or plastic, where nothing lies below the colours. */
+export const BARE_GROUND: Lab = { l: 60, a: 0, b: 0 };
 
 /** The zone's colour in a later round of its own: the same paint and coats, after all that is laid before; null where it shares none. */
 export function withLaterRound(stored: Part, zoneId: string, facts: Facts, newId: () => string): Layer[] | null {
   const part = dividedPart(stored);
   const painted = part.zones.filter((zone) => zone.bare === undefined).map((zone) => zone.id);
-  const isColour = (layer: Layer) => ['colour', 'metallic'].includes(resolveLayer(layer, facts).role);
+  const isColour = colourIn(facts);
   const own = part.layers.findLast((layer) => isColour(layer) && (layer.covers === 'all' || layer.covers.includes(zoneId)));
   const covered = own?.covers === 'all' ? painted : (own?.covers ?? []);
   if (!own || covered.length < 2) return null;
