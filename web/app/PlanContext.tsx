@@ -1,7 +1,7 @@
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { planner } from '../workers/planner.ts';
 import { showsNow, useFacts, type WorkshopState } from './useFacts.ts';
 
@@ -56,10 +56,14 @@ export function PlanProvider({
     const now = Math.max(minute, nowMinute());
     planner.plan(facts, now, stayMinutes).then((plan) => {
       if (request !== newest.current) return;
-      showsNow(facts);
       setResult({ plan, facts });
     });
   }, [facts, minute, stayMinutes]);
+
+  // With the page itself, not before it: an edit is made on what its person saw.
+  useLayoutEffect(() => {
+    if (result) showsNow(result.facts);
+  }, [result]);
 
   const value = useMemo<Planned | null>(() => {
     const workshop = result?.facts.workshop[0];

@@ -33,33 +33,6 @@ export function tellProblem(error: unknown): void {
 
 /** Saving, removing and undoing of facts, each with an undo offered instead of a question. */
 export function useSaving() {
-  const save = useCallback(
-    <C extends Collection>(collection: C, value: FactOf<C>, said?: string): Promise<boolean> =>
-      inTurn(`${collection}/${value.id}`, async () => {
-        for (let tries = 0; ; tries++) {
-          const fact = await settled(collection, value);
-          if (fact === null) return false;
-          const revision = currentRevision(collection, value.id);
-          try {
-            const answer = await store
-              .dispatch(workshopApi.endpoints.putFact.initiate({ collection, value: fact, revision } as Write))
-              .unwrap();
-            noteSaved(collection, fact, answer.revision);
-            if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
-            return true;
-          } catch (error) {
-            if (tries < MOST_TRIES && (error as { status?: unknown }).status === STALE) {
-              await fetchNewest();
-              continue;
-            }
-            tellProblem(error);
-            return false;
-          }
-        }
-      }),
-    [],
-  );
-
   const remove = useCallback(async (collection: Collection, id: string, said: string): Promise<boolean> => {
     try {
       const answer = await store
@@ -73,7 +46,35 @@ export function useSaving() {
     }
   }, []);
 
-  return { save, remove };
+  return { save: saveFact, remove };
+}
+
+/** Saves a fact as it was changed from what the screen shows at this moment; true when the server has it. */
+export function saveFact<C extends Collection>(collection: C, value: FactOf<C>, said?: string): Promise<boolean> {
+  // Taken before the turn comes: by then the screen may show an answer this edit knew nothing of.
+  const base = factIn(shown, collection, value.id);
+  return inTurn(`${collection}/${value.id}`, async () => {
+    for (let tries = 0; ; tries++) {
+      const fact = await settled(collection, base, value);
+      if (fact === null) return false;
+      const revision = currentRevision(collection, value.id);
+      try {
+        const answer = await store
+          .dispatch(workshopApi.endpoints.putFact.initiate({ collection, value: fact, revision } as Write))
+          .unwrap();
+        noteSaved(collection, fact, answer.revision);
+        if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
+        return true;
+      } catch (error) {
+        if (tries < MOST_TRIES && (error as { status?: unknown }).status === STALE) {
+          await fetchNewest();
+          continue;
+        }
+        tellProblem(error);
+        return false;
+      }
+    }
+  });
 }
 
 /** What the screens show just now: edits are made on it, and put onto what is newest when they are saved. */
@@ -98,9 +99,8 @@ async function fetchNewest(): Promise<void> {
  * The change put onto what is newest. Where another tab has said something else about the same, the person chooses;
  * null: what is elsewhere stands.
  */
-async function settled<C extends Collection>(collection: C, value: FactOf<C>): Promise<FactOf<C> | null> {
+async function settled<C extends Collection>(collection: C, base: FactOf<C> | undefined, value: FactOf<C>): Promise<FactOf<C> | null> {
   const newest = factIn(workshopApi.endpoints.workshop.select()(store.getState()).data?.facts, collection, value.id);
-  const base = factIn(shown, collection, value.id);
   if (!newest || !base) return value;
   const key = `${collection}/${value.id}`;
   // Quick edits one after the other in this tab are no quarrel: the last one stands.

@@ -1,0 +1,82 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { EMPTY_FACTS, type Piece } from '#core/facts/index';
+import { layer, part, piece } from '#core/invented/index';
+import { workshopApi } from '../api/workshopApi.ts';
+import { store } from './store.ts';
+import { saveFact, showsNow } from './useFacts.ts';
+
+/** Edits made one after the other on one page, while the answers to the ones before are still on their way. */
+
+const colour = (id: string) => layer(id, 'acrylic-lacquer', 'colour', 2);
+const first = piece(part({ layers: [colour('cream')] }));
+const withLayers = (own: Piece, ...layers: Piece['parts'][0]['layers']): Piece => ({ ...own, parts: [{ ...own.parts[0], layers }] });
+
+let stored: { piece: Piece; revision: number };
+let answers: (() => void)[];
+
+function stubServer(): void {
+  const json = (status: number, body: object) =>
+    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+  vi.stubGlobal(
+    'Request',
+    class extends Request {
+      constructor(url: string, init?: RequestInit) {
+        super(new URL(url, 'http://127.0.0.1'), init);
+      }
+    },
+  );
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'GET')
+      return json(200, {
+        facts: { ...EMPTY_FACTS, pieces: [stored.piece] },
+        revisions: { 'pieces/bell': stored.revision },
+        changes: stored.revision,
+        demo: false,
+        setAside: 0,
+      });
+    const { value, revision } = (await request.json()) as { value: Piece; revision: number };
+    if (revision !== stored.revision) return json(409, { title: 'Stale.', mend: 'Read it again.' });
+    stored = { piece: value, revision: revision + 1 };
+    await new Promise<void>((resolve) => answers.push(resolve));
+    return json(200, { revision: stored.revision });
+  });
+}
+
+const seen = () => workshopApi.endpoints.workshop.select()(store.getState()).data?.facts;
+function show(): Piece {
+  const facts = seen();
+  if (!facts) throw new Error('nothing was fetched');
+  showsNow(facts);
+  return facts.pieces[0];
+}
+
+const fetchAgain = () => store.dispatch(workshopApi.endpoints.workshop.initiate(undefined, { forceRefetch: true }));
+
+vi.mock('../api/changeStream.ts', () => ({ watchChanges: () => () => undefined }));
+
+beforeEach(async () => {
+  stored = { piece: first, revision: 1 };
+  answers = [];
+  stubServer();
+  await fetchAgain();
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('an edit made before the answer to the one before', () => {
+  it('keeps what that one said, though the page shows it by the time this one is sent', async () => {
+    const shown = show();
+    const [cream, red] = [shown.parts[0].layers[0], colour('red')];
+    const one = saveFact('pieces', withLayers(shown, cream, red));
+    const two = saveFact('pieces', { ...shown, parts: [{ ...shown.parts[0], name: 'Shell' }] });
+    await vi.waitFor(() => expect(answers).toHaveLength(1));
+    // The other tabs' count has brought the page what the server keeps, ahead of the answer to the save.
+    await fetchAgain();
+    show();
+    answers[0]();
+    await vi.waitFor(() => expect(answers).toHaveLength(2));
+    answers[1]();
+    expect(await Promise.all([one, two])).toEqual([true, true]);
+    expect(stored.piece.parts[0].name).toBe('Shell');
+    expect(stored.piece.parts[0].layers.map(({ id }) => id)).toEqual([cream.id, red.id]);
+  });
+});
