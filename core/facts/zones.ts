@@ -39,7 +39,7 @@ export const edgeSchema = z.strictObject({
 export type Edge = z.infer<typeof edgeSchema>;
 
 /** Ways to divide a zone, each with the zones it makes, in this order. */
-export const CUTS = ['line', 'stripe', 'ends', 'sides', 'inside', 'panel', 'rim', 'shapes', 'feature', 'trace'] as const;
+export const CUTS = ['line', 'stripe', 'ends', 'sides', 'inside', 'flip', 'panel', 'rim', 'shapes', 'feature', 'trace'] as const;
 export const cutKindSchema = z.enum(CUTS);
 export type CutKind = z.infer<typeof cutKindSchema>;
 
@@ -111,6 +111,7 @@ const NUMBERS_OF: Record<CutKind, readonly NumberName[]> = {
   ends: [],
   sides: [],
   inside: [],
+  flip: [],
   panel: ['longMm', 'shortMm'],
   rim: ['mm'],
   shapes: ['shape', 'count', 'longMm'],

@@ -3,6 +3,7 @@ import { familyDrying, type FilmSet, type FilmState, filmState, type FilmTimes, 
 import type { EventOf, Part, Piece } from '#core/facts/index';
 import { evidenceOf, historyOf, learnedFactor } from '#core/plan/index';
 import { type Minute, toMinute } from '#core/units/index';
+import { backZones } from '#core/zones/index';
 import { broken, partsWithSteps, type PlacedStep, TOLERANCE, type Verified, type Violation } from './verified.ts';
 
 /** Rules of the films: each coat goes on a film that takes it at that minute; tape, paper and hands wait for theirs. */
@@ -143,7 +144,7 @@ class Story {
   }
 
   /** A later stage of the top film of each zone is reached. */
-  #waits(step: PlacedStep, zones: readonly string[], stage: 'tape' | 'flat' | 'fit'): Violation[] {
+  #waits(step: PlacedStep, zones: readonly string[], stage: 'tape' | 'flat' | 'fit' | 'handle'): Violation[] {
     return zones.flatMap((zone) => {
       const films = this.#zones.get(zone) ?? [];
       if (films.length === 0) return [];
@@ -175,18 +176,30 @@ class Story {
     if (!layer || !step.coat) return [];
     const resolved = resolveLayer(layer, facts);
     const seen = new Set<string>();
-    const found = zones.flatMap((zone) => {
-      const films = this.#zones.get(zone) ?? [];
-      const top = films.at(-1);
-      if (seen.has(top?.resolved.layer.id ?? '-')) return [];
-      seen.add(top?.resolved.layer.id ?? '-');
-      return top?.resolved.layer.id === layer.id ? this.#nextCoat(step, films) : this.#firstCoat(step, films, resolved);
-    });
+    const found = [
+      ...this.#turned(step, zones),
+      ...zones.flatMap((zone) => {
+        const films = this.#zones.get(zone) ?? [];
+        const top = films.at(-1);
+        if (seen.has(top?.resolved.layer.id ?? '-')) return [];
+        seen.add(top?.resolved.layer.id ?? '-');
+        return top?.resolved.layer.id === layer.id ? this.#nextCoat(step, films) : this.#firstCoat(step, films, resolved);
+      }),
+    ];
     for (const zone of zones) {
       const films = this.#zones.get(zone) ?? [];
       films.push(...this.#onto(films, resolved, step.placed.end, step.coat.filmUm, facts.workshop[0].dryPlaceId, step.placed.scuff));
     }
     return found;
+  }
+
+  /** What is sprayed on one side lies on the other, which must bear that. */
+  #turned(step: PlacedStep, zones: readonly string[]): Violation[] {
+    const back = backZones(this.#part);
+    if (back.size === 0) return [];
+    const side = back.has(zones[0]);
+    const others = this.#part.zones.filter(({ id }) => back.has(id) !== side).map(({ id }) => id);
+    return this.#waits(step, others, 'handle');
   }
 
   /** Another coat of the same layer: in its window, or again once it has reopened. */

@@ -1,4 +1,5 @@
-import type { Curve, Cut } from '#core/facts/index';
+import type { Curve, Cut, Face } from '#core/facts/index';
+import { areaMm2 } from '#core/survey/index';
 import { type Island, islandOf } from './outline.ts';
 import { aroundMm, bandFaces, facesShared, isSeen, lengthMm, outlineMm, plainFace, type Region, regionArea } from './region.ts';
 
@@ -42,6 +43,8 @@ export function cutOpen(region: Region, cut: Cut): CutOpen {
       return cutAcross(region, cut);
     case 'inside':
       return cutInside(region, cut);
+    case 'flip':
+      return cutFlip(region, cut);
     case 'rim':
       return cutRim(region, cut);
     default:
@@ -187,6 +190,37 @@ function cutInside(region: Region, cut: Cut): CutOpen {
     ],
     lines: [{ a: 0, aSide: 'inner', b: 1, bSide: 'outer', mm: aroundMm(region), curve: 'straight' }],
     heirs: () => [[0, 1]],
+  };
+}
+
+/**
+ * Two positions of one part: the side that is seen, and the one sprayed first and lain on. Told by which faces are seen, else half
+ * of each kind; no line runs between them, for they are never sprayed from one side.
+ */
+function cutFlip(region: Region, cut: Cut): CutOpen {
+  const [upper, back] = cut.into;
+  const told = region.faces.some((face) => face.seen) && region.faces.some((face) => !face.seen);
+  const paired = region.faces.every(({ count }) => count % 2 === 0);
+  const faces = (zoneId: string, seen: boolean): Face[] => {
+    if (told) return region.faces.filter((face) => face.seen === seen).map((face) => ({ ...face, id: `${face.id}.${zoneId}`, zoneId }));
+    if (!paired) return facesShared(region, HALF, zoneId);
+    return region.faces.map((face) => ({ ...face, id: `${face.id}.${zoneId}`, zoneId, count: face.count / 2 }));
+  };
+  const share = told ? areaMm2(region.faces.filter(({ seen }) => seen)) / Math.max(1e-9, regionArea(region)) : HALF;
+  const side = (zone: typeof upper, own: number, seen: boolean): Region => ({
+    ...region,
+    zone,
+    faces: faces(zone.id, seen),
+    sides: region.sides.length === 2 ? region.sides.slice(1) : region.sides.map((mm) => mm * own),
+    girthMm: region.girthMm * own,
+  });
+  return {
+    regions: [side(upper, share, true), side(back, 1 - share, false)],
+    lines: [],
+    heirs: () => [
+      [0, share],
+      [1, 1 - share],
+    ],
   };
 }
 

@@ -71,6 +71,13 @@ export function facesToPaint(part: Part, zoneIds: readonly string[]): PaintedFac
   return paintedFaces({ ...part, zones, faces: [...covered] }, 'all');
 }
 
+/** Zones of a divided part that are sprayed in the first of two positions: the part lies on them for the second. */
+export function backZones(part: Part): ReadonlySet<string> {
+  const stored = WHOLES.get(part.zones)?.stored;
+  const flips = (stored?.cuts ?? []).filter((cut) => cut.how === 'flip' && cut.merged !== true);
+  return new Set(stored ? flips.flatMap((cut) => standingFor(stored, cut.into[1].id)) : []);
+}
+
 /** How long and how tall a standing zone is, mm. */
 export function zoneSize(part: Part, zoneId: string): { readonly longMm: number; readonly tallMm: number } {
   const region = dividing(part).regions.find(({ zone }) => zone.id === zoneId);

@@ -41,6 +41,7 @@ function drawCut(cut: Cut, frame: Frame, draw: Draw, shareOf: (zoneId: string) =
   switch (cut.how) {
     case 'ends':
     case 'sides':
+    case 'flip':
       return ids.flatMap((id, index) =>
         draw(id, { ...frame, x: frame.x + before(parts, index) * frame.wide, wide: parts[index] * frame.wide }),
       );

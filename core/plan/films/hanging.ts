@@ -27,7 +27,7 @@ export type HangingPart = {
 type AfterCoat = { readonly film: PlannedFilm; readonly laid: boolean };
 
 /** The step that lays one coat of a part's layer; parts side by side share one. */
-export type StepOfCoat = (pieceId: string, partId: string, layerId: string, number: number) => string | undefined;
+export type StepOfCoat = (pieceId: string, partId: string, layerId: string, number: number, position?: 'back') => string | undefined;
 
 export function hangingFilms(
   context: PlanContext,
@@ -43,7 +43,17 @@ export function hangingFilms(
 function hangingPart(piece: Piece, part: Part, context: PlanContext, placed: ReadonlyMap<string, Placed>, stepOf: StepOfCoat): HangingPart {
   const endOf: EndOf = (id) => placed.get(id)?.end ?? Number.POSITIVE_INFINITY;
   const laid = laidCoats(piece, part, context).sort((a, b) => lastAt(a, endOf) - lastAt(b, endOf));
-  const planned = plannedCoats(piece, part, context, placed, stepOf, laid).sort((a, b) => lastAt(a, endOf) - lastAt(b, endOf));
+  const planned = [
+    ...plannedCoats(
+      piece,
+      part,
+      context,
+      placed,
+      (pieceId, partId, layerId, number) => stepOf(pieceId, partId, layerId, number, 'back'),
+      laid,
+    ),
+    ...plannedCoats(piece, part, context, placed, stepOf, laid),
+  ].sort((a, b) => lastAt(a, endOf) - lastAt(b, endOf));
   const now = laid.at(-1);
   const times = now ? timesOf(observed(now.film, part, context), context.clocks, endOf) : null;
   const hung: HungFilm | null =

@@ -34,7 +34,7 @@ function placeOf(event: DoneEvent, piece: Piece): number | null {
   const { layerId } = event.coat;
   const part = piece.parts.find((own) => own.layers.some((layer) => layer.id === layerId));
   if (!part) return null;
-  const number = Number(event.stepKeys[0].split('.').at(-1));
+  const number = Number(event.stepKeys[0].split('.')[4]);
   return part.layers.findIndex((layer) => layer.id === layerId) * 100 + number;
 }
 

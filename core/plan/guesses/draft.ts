@@ -4,6 +4,7 @@ import type { Aim, DoneEvent, Edge, Face, Hand, Lab, LaidCoat, Layer, LooksLike,
 import { EMPTY_FACTS } from '#core/facts/index';
 import { type PartDraft, TEMPLATES } from '#core/survey/index';
 import { type Minute, toIso } from '#core/units/index';
+import { laidFlat } from '#core/zones/index';
 import { coatKey } from '../steps/index.ts';
 
 /** A whole piece drafted from the few answers of quick-add: parts, faces, zones with edges, layers and past, every guess marked. */
@@ -56,7 +57,7 @@ export function draftPiece(
   for (const draft of TEMPLATES[answers.looksLike](answers.longestMm)) {
     const peg = freePeg(pegs);
     if (peg !== null) pegs = [...pegs, peg];
-    const part = draftPart(draft, answers, newId, peg);
+    const part = laidFlat(draftPart(draft, answers, newId, peg), newId, toIso(now));
     parts.push(part);
     guesses.push(`material:${part.id}`, `size:${part.id}`);
     if (answers.whereNow === 'untouched' && part.zones.some((zone) => zone.bare === undefined)) guesses.push(`finish:${part.id}`);

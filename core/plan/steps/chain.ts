@@ -3,7 +3,7 @@ import { durationText, type Minute } from '#core/units/index';
 import { attemptOf, type PlanContext, type Ref, type SentBack, stepsOf } from '../films/index.ts';
 import { after, carryOn } from './constraints.ts';
 import { type Constraint, momentsLookedAt } from './constraint.ts';
-import { partKey } from './keys.ts';
+import { type FirstPosition, inPosition, partKey } from './keys.ts';
 import type { Inspection, Step } from './step.ts';
 import type { WorkPace } from './workPace.ts';
 
@@ -73,6 +73,7 @@ export class StepChain {
   #last: Ref | null = null;
   #stopped: string | undefined;
   #toInspect: Inspection[] = [];
+  #position: FirstPosition | null = null;
 
   constructor(context: PlanContext, of: ChainOf, pace: WorkPace) {
     this.#context = context;
@@ -103,6 +104,13 @@ export class StepChain {
     this.#toInspect.push(inspection);
   }
 
+  /** Steps added by `work` are those of the first of two positions: their keys say so. */
+  inPosition(position: FirstPosition | null, work: () => void): void {
+    this.#position = position;
+    work();
+    this.#position = null;
+  }
+
   isDone(draft: Keyed): boolean {
     return this.doneAt(draft) !== null;
   }
@@ -114,7 +122,8 @@ export class StepChain {
   keyOf(draft: Keyed): string {
     const { piece, part, sentBack } = this.of;
     const subject = draft.layerIndex === undefined ? (draft.subject ?? '-') : part.layers[draft.layerIndex].id;
-    return partKey(piece.id, part.id, draft.stage, subject, (draft.number ?? 1) + attemptOf(sentBack, draft.stage, subject));
+    const key = partKey(piece.id, part.id, draft.stage, subject, (draft.number ?? 1) + attemptOf(sentBack, draft.stage, subject));
+    return inPosition(key, this.#position);
   }
 
   /**
@@ -154,7 +163,7 @@ export class StepChain {
       keys: [id],
       pieceId: piece.id,
       stage: draft.stage,
-      title: draft.title,
+      title: this.#position && draft.zones ? `${draft.title}, ${this.#position}` : draft.title,
       detail: draft.detail ?? '',
       minutes: Math.max(draft.coat ? 2 : 1, Math.round(draft.minutes + setup)),
       setup,
@@ -167,7 +176,7 @@ export class StepChain {
       supplies: draft.supplies ?? [],
       stopped: this.#stopped,
       constraints: [...follows, ...constraints].map((constraint) => ({ ...constraint, scuffMinutes: Math.round(draft.scuffMinutes ?? 0) })),
-      treatment: treatmentOf(draft, constraints),
+      treatment: treatmentOf(draft, constraints, this.#position),
       tight: draft.tight ?? false,
       ...(draft.method ? { method: draft.method } : {}),
       ...(draft.grit ? { grit: draft.grit } : {}),
@@ -184,10 +193,11 @@ export class StepChain {
 }
 
 /** A step that shares a window with work already done is joined only with parts where that was done at the same time. */
-function treatmentOf(draft: StepDraft, constraints: readonly Constraint[]): string | null {
-  if (!draft.treatment) return null;
-  const since = draft.tight ? constraints.flatMap(momentsLookedAt) : [];
-  return since.length === 0 ? draft.treatment : `${draft.treatment} @${Math.round(Math.max(...since) / SAME_TIME_MINUTES)}`;
+function treatmentOf({ treatment, tight }: StepDraft, constraints: readonly Constraint[], position: FirstPosition | null): string | null {
+  if (!treatment) return null;
+  const own = position ? `${treatment} ${position}` : treatment;
+  const since = tight ? constraints.flatMap(momentsLookedAt) : [];
+  return since.length === 0 ? own : `${own} @${Math.round(Math.max(...since) / SAME_TIME_MINUTES)}`;
 }
 
 /** Work on two parts done within so many minutes was done together. */

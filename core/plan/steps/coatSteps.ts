@@ -11,6 +11,7 @@ import type { StepChain } from './chain.ts';
 import type { Constraint } from './constraint.ts';
 import { dwell, nextCoat, whilePromoterWorks, withinPotLife } from './constraints.ts';
 import { addMix, addPromoter, addScrapTest } from './readying.ts';
+import { FLIP_MINUTES } from './positions.ts';
 import type { CoatOfStep } from './step.ts';
 
 /** The coats of one layer still to come, each with its paint, its minutes and what it waits for. */
@@ -29,6 +30,8 @@ export type LayerToLay = {
   readonly doneCoats: number;
   /** The mask that was put on for it. */
   readonly masked: Ref | null;
+  /** The second of two positions: the part is turned over for it, and its paint has been tried by now. */
+  readonly turned: boolean;
   /** Promoter first. */
   readonly onBare: boolean;
   readonly mistFirst: boolean;
@@ -39,7 +42,7 @@ export type LayerToLay = {
 export function addCoats(chain: StepChain, context: PlanContext, films: PartFilms, layer: LayerToLay): void {
   const { placed, doneCoats, masked } = layer;
   const { resolved } = placed;
-  if (doneCoats === 0) addScrapTest(chain, context, placed);
+  if (doneCoats === 0 && !layer.turned) addScrapTest(chain, context, placed);
   const mixes = mixesOf(chain, placed, doneCoats);
   let mixed: Ref | null = null;
   let promoted: Ref | null = null;
@@ -141,10 +144,11 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number) {
     minutes:
       coatMinutes(facesOf(chain, placed), resolved.hand, part.copies, amount.mlPerCoat) +
       (first ? TACK_MINUTES + MORE_COPIES_MINUTES * (part.copies - 1) : 0) +
-      (mist ? MIST_MINUTES : 0),
+      (mist ? MIST_MINUTES : 0) +
+      (first && layer.turned ? FLIP_MINUTES * part.copies : 0),
     setup: first ? SPRAY_SETUP_MINUTES : NEXT_COAT_SETUP_MINUTES,
     scuffMinutes: 3 + workMinutes(SCUFF_AT_100CM2, size),
-    detail: coatDetail(chain, placed, mist ?? false, weight),
+    detail: [...(first && layer.turned ? ['turn it over'] : []), coatDetail(chain, placed, mist ?? false, weight)].join('; '),
     hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
     because: amountText(placed, amount.holds),
     source: resolved.filmSource,

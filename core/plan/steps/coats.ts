@@ -13,6 +13,7 @@ import { addFlatting, addTapeOff, addUnmaskBare } from './afterCoats.ts';
 import { addRubThrough } from './ageing.ts';
 import { addBareMask, addMask, keepersOf, keepsAny, keptFree } from './masks.ts';
 import { type Dressing, Dressings } from './dressings.ts';
+import { inPositions, isFirstOfTwo, isSecondOfTwo, lyingOn, type PositionedLayer } from './positions.ts';
 
 /** The coats of one part, layer by layer in the order it happens: judged, masked, made ready, laid, unmasked, flatted, looked at. */
 
@@ -44,7 +45,7 @@ class Coating {
   readonly #on: CoatsOn;
   readonly #films: PartFilms;
   readonly #joints: JointOfPart[] = [];
-  readonly #layers: readonly PlacedLayer[];
+  readonly #layers: readonly PositionedLayer[];
   readonly #masking: OrderAnswer | null;
   readonly #dressings: Dressings;
 
@@ -54,7 +55,7 @@ class Coating {
     this.#on = on;
     this.#films = new PartFilms(context, chain.of, (layerIndex) => chain.isDone({ stage: 'flat', layerIndex }));
     const { layers, masking, stop } = layersInOrder(chain.of.part, context);
-    this.#layers = layers;
+    this.#layers = inPositions(layers, chain.of.part);
     this.#masking = masking;
     if (stop) chain.stop(stop);
     this.#dressings = new Dressings(chain, context);
@@ -66,7 +67,9 @@ class Coating {
     if (keepsAny(kept) && this.#layers.length > 0) addBareMask(this.#chain, kept);
     this.#dressings.addAfter(null, this.#films);
     for (const layer of this.#layers) {
-      this.#addLayer(layer);
+      // The second position keeps the keys of a part with one.
+      this.#chain.inPosition(isFirstOfTwo(layer) ? 'back' : null, () => this.#addLayer(layer));
+      if (isFirstOfTwo(layer)) continue;
       const [top] = this.#films.tops;
       // Tape comes off while the last coat is soft, before anything is done on it by hand.
       if (layer === this.#layers.at(-1) && keepsAny(kept) && top) addUnmaskBare(this.#chain, top);
@@ -108,7 +111,7 @@ class Coating {
     );
   }
 
-  #addLayer(placed: PlacedLayer): void {
+  #addLayer(placed: PositionedLayer): void {
     const { resolved, zones } = placed;
     const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
     const doneCoats = laid?.coats ?? 0;
@@ -129,28 +132,31 @@ class Coating {
         placed,
         doneCoats,
         masked,
+        turned: isSecondOfTwo(placed),
         onBare: this.#needsPromoter(placed, doneCoats),
         mistFirst: this.#worst(placed)?.verdict === 'care' || dressed?.care === true,
-        below: [...this.#belowFirst(placed), ...(dressed?.constraints ?? [])],
+        below: [...this.#belowFirst(placed), ...lyingOn(placed, this.#chain.of.part, this.#films), ...(dressed?.constraints ?? [])],
       });
     }
     this.#finishLayer(placed, keepers, doneCoats);
   }
 
   #finishLayer(
-    placed: PlacedLayer,
+    placed: PositionedLayer,
     keepers: {
       readonly zones: readonly number[];
       readonly edges: readonly { mm: number; curve: 'straight' | 'gentle' | 'tight' | 'double' }[];
     },
     doneCoats: number,
   ): void {
-    const { resolved, zones } = placed;
-    const onTop = zones.every((zone) => this.#films.on(zone).at(-1)?.layerId === resolved.layer.id);
+    const { resolved, whole } = placed;
+    const onTop = placed.zones.every((zone) => this.#films.on(zone).at(-1)?.layerId === resolved.layer.id);
     if (onTop) addTapeOff(this.#chain, this.#films.top(placed), placed, keepers);
+    if (isFirstOfTwo(placed)) return;
     const complete = doneCoats >= resolved.layer.coats;
     if (!complete || onTop) this.#inspectLater(placed);
-    if (onTop && flatRefused(resolved) === null && addFlatting(this.#chain, this.#films.top(placed), placed)) this.#films.flat(zones);
+    if (onTop && flatRefused(resolved) === null && addFlatting(this.#chain, this.#films.top(placed), { ...placed, zones: whole }))
+      this.#films.flat(whole);
     if (onTop && this.#isLastColour(placed)) addRubThrough(this.#chain, this.#films.top(placed), placed);
   }
 
@@ -186,6 +192,7 @@ class Coating {
     const { part } = this.#chain.of;
     for (const { film } of this.#films.under(placed)) {
       const joint = inService(part, placed, this.#jointOn(film, placed));
+      if (this.#isJudged(placed, film)) continue;
       this.#joints.push({
         partId: part.id,
         layerId: placed.resolved.layer.id,
@@ -197,6 +204,11 @@ class Coating {
       });
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
     }
+  }
+
+  /** The same layer on the same film, on the other side of the part. */
+  #isJudged({ resolved }: PlacedLayer, film: PlannedFilm | null): boolean {
+    return this.#joints.some(({ layerId, belowLayerId }) => layerId === resolved.layer.id && belowLayerId === (film?.layerId ?? null));
   }
 
   /** A layer on a film, on the paint that is kept, or on the bare part. */

@@ -12,7 +12,14 @@ export function pieceKey(pieceId: string, stage: WorkStage, subject = '-', numbe
   return partKey(pieceId, '-', stage, subject, number);
 }
 
+/** The first of two positions of a part; the second has the key of a part with one. */
+export type FirstPosition = 'back';
+
+export function inPosition(key: string, position: FirstPosition | null): string {
+  return position ? `${key}.${position}` : key;
+}
+
 /** The key of one coat of a layer. */
-export function coatKey(pieceId: string, partId: string, layerId: string, number: number): string {
-  return partKey(pieceId, partId, 'coat', layerId, number);
+export function coatKey(pieceId: string, partId: string, layerId: string, number: number, position: FirstPosition | null = null): string {
+  return inPosition(partKey(pieceId, partId, 'coat', layerId, number), position);
 }

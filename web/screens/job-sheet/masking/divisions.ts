@@ -1,4 +1,5 @@
 import { capital, parseQuantity, plural } from '#core/units/index';
+import { sideNames } from '#core/zones/index';
 import { type Cut, type CutKind, type CutNumbers, FEATURES_COVERED, type FeatureKind, MASK_SHAPES, plain } from '#core/facts/index';
 
 /** Ways to divide a zone: what each asks, what its zones are called at first. */
@@ -62,6 +63,12 @@ export const DIVISION_WAYS: readonly DivisionWay[] = [
   },
   { how: 'sides', button: 'left, right', fields: [], names: () => ['Left', 'Right'] },
   { how: 'inside', button: 'inside, outside', fields: [], names: () => ['Outside', 'Inside'] },
+  {
+    how: 'flip',
+    button: 'one side, then the other',
+    fields: [],
+    names: sideNames,
+  },
   {
     how: 'panel',
     button: 'a panel',
