@@ -117,6 +117,7 @@ export const WORK_STAGES = [
   'age',
   'look',
   'task',
+  'assemble',
   'fit',
   'touch-up',
 ] as const;

@@ -15,7 +15,17 @@ export {
 export { type PieceMoney, suppliesToBuy } from './money/index.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { plan, type Plan, type PlanInput } from './plan.ts';
-export { bathsOf, type CoatOfStep, type Dressing, partKey, pieceKey, type Preparation, preparationOf, type Step } from './steps/index.ts';
+export {
+  bathsOf,
+  type CoatOfStep,
+  type Dressing,
+  partKey,
+  pieceKey,
+  type Preparation,
+  preparationOf,
+  type Step,
+  touchUpIdOf,
+} from './steps/index.ts';
 export { type JointOfPart, layersMended, type LayerView, type StackView, stripChoice, type StripChoice } from './verdicts/index.ts';
 export { type PieceView, planView, type PlanView } from './view.ts';
 export {

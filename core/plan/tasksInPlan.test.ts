@@ -1,5 +1,5 @@
-import { type Part, type Piece, pieceSchema, type Task } from '#core/facts/index';
-import { at, clear, done, lacquer, NOW, part, piece, planOf, type Planned, primer, steps } from '#core/invented/index';
+import { type DoneEvent, type LogEvent, type Part, type Piece, pieceSchema, type Task } from '#core/facts/index';
+import { at, clear, done, enamel, lacquer, NOW, part, piece, planOf, type Planned, primer, steps } from '#core/invented/index';
 import { glueNote, lostByFitting } from '#core/survey/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
@@ -138,19 +138,30 @@ describe('a part that goes on early', () => {
 
 describe('touch-ups', () => {
   const spot = (more = {}) => ({ id: 'chip', where: 'screw hole, left', partId: 'body', clear: true, ...more });
-  it('are short steps after the fit, with the paint of the part', () => {
-    const [own] = steps(planOf(shell(), [], { touchUps: [spot()] }), 'touch-up');
+  it('are short steps after the fit, with the paint of the part, and clear once that is dry', () => {
+    const [own, over] = steps(planOf(shell(), [], { touchUps: [spot()] }), 'touch-up');
     expect(own).toMatchObject({
       title: 'Touch in: screw hole, left',
-      minutes: 8,
+      minutes: 5,
       detail: expect.stringContaining('acrylic lacquer, white'),
     });
+    expect(over).toMatchObject({ title: 'Clear over: screw hole, left', minutes: 3 });
+    expect(at(over) - (own.placed?.end ?? Number.NaN)).toBeGreaterThanOrEqual(20);
     const result = planOf(shell(), [], { touchUps: [spot({ clear: false })] });
     expect(at(steps(result, 'touch-up')[0])).toBeGreaterThan(at(steps(result, 'fit')[0]));
+    expect(steps(result, 'touch-up')).toHaveLength(1);
+  });
+  it('in enamel wait for hours before their clear', () => {
+    const [own, over] = steps(planOf(shell({ layers: [primer(), enamel()] }), [], { touchUps: [spot()] }), 'touch-up');
+    expect(at(over) - (own.placed?.end ?? Number.NaN)).toBeGreaterThanOrEqual(6 * 60);
   });
   it('that are settled, or done at the bench, are none', () => {
     expect(steps(planOf(shell(), [], { touchUps: [spot({ settled: 'left' })] }), 'touch-up')).toEqual([]);
-    const event = { ...done('touch-up', 10, 'chip'), stepKeys: ['bell.-.touch-up.chip.1'] };
-    expect(steps(planOf(shell(), [event], { touchUps: [spot()] }), 'touch-up')).toEqual([]);
+    const event = { ...(done('touch-up', 10, 'chip') as DoneEvent), stepKeys: ['bell.-.touch-up.chip.1'] };
+    const left = (clear: boolean, ...events: LogEvent[]) =>
+      steps(planOf(shell(), events, { touchUps: [spot({ clear })] }), 'touch-up').map(({ title }) => title);
+    expect(left(false, event)).toEqual([]);
+    expect(left(true, event)).toEqual(['Clear over: screw hole, left']);
+    expect(left(true, event, { ...event, id: 'over', stepKeys: ['bell.-.touch-up.chip-clear.1'] })).toEqual([]);
   });
 });

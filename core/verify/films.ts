@@ -132,7 +132,7 @@ class Story {
       for (const zone of tops) this.#flat(zone);
       return found;
     }
-    if (step.stage === 'fit' && this.#piece.aim !== 'preserve') return this.#waits(step, tops, 'fit');
+    if ((step.stage === 'fit' || step.stage === 'assemble') && this.#piece.aim !== 'preserve') return this.#waits(step, tops, 'fit');
     if (step.stage === 'unmask' && own) return this.#tapeOff(step);
     return [];
   }

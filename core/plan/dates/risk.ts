@@ -88,7 +88,7 @@ function runSteps(steps: readonly Step[], placed: ReadonlyMap<string, Placed>, s
     start: slot.start,
     minutes: slot.end - slot.start,
     isCoat: step.coat !== undefined,
-    awaits: step.stage === 'fit' && step.notBefore !== undefined,
+    awaits: (step.stage === 'assemble' || step.stage === 'fit') && step.notBefore !== undefined,
     after: after[index],
   }));
   return { own, spreads: mixes.map(spreadOf) };

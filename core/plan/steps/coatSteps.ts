@@ -1,11 +1,11 @@
 import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
-import { flatRefused, WEIGHT_OF } from '#core/coats/index';
+import { flatRefused, type ResolvedLayer, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
-import type { Hold, Layer, Part, Weight } from '#core/facts/index';
+import type { FasteningKind, Hold, Layer, Part, Weight } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
 import { workSize } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
-import { listed, workMinutes } from '#core/units/index';
+import { counted, listed, workMinutes } from '#core/units/index';
 import type { PartFilms, PlacedLayer, PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
 import type { Constraint } from './constraint.ts';
@@ -182,9 +182,21 @@ function coatDetail(chain: StepChain, { resolved, zones }: PlacedLayer, mist: bo
       : resolved.hand === 'brush'
         ? 'thin, one way'
         : `${WEIGHT_WORDS[weight]}, even passes, overlap half`;
-  return [`${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`, ...roundText(resolved.layer), ...heldText(part)].join(
-    '; ',
-  );
+  return [
+    `${names}${mist ? 'mist coats first, let them flash, then ' : ''}${way}`,
+    ...roundText(resolved.layer),
+    ...headsText(chain, resolved.role),
+    ...heldText(part),
+  ].join('; ');
+}
+
+const HAS_HEADS: readonly FasteningKind[] = ['screw', 'tapped-post', 'rivet'];
+
+/** Screw heads that will be seen are small parts in the batch of the part they hold. */
+function headsText({ of: { piece, part } }: StepChain, role: ResolvedLayer['role']): string[] {
+  const seen = (piece.fastenings ?? []).filter(({ a, kind, heads }) => a === part.id && heads === 'repaint' && HAS_HEADS.includes(kind));
+  const count = seen.reduce((sum, own) => sum + own.count, 0);
+  return count === 0 || role === 'clear' ? [] : [`its ${counted(count, 'screw head')} stuck in card beside it`];
 }
 
 /** A later round meets a finished edge of its own colour. */

@@ -2,32 +2,34 @@ import { reserveMl } from '#core/amounts/index';
 import { resolveLayer } from '#core/coats/index';
 import type { Piece } from '#core/facts/index';
 import { isPlanned } from '#core/safety/index';
-import { unreachableLater } from '#core/survey/index';
 import { listed } from '#core/units/index';
 import type { PlanContext } from '../films/index.ts';
 import { pieceKey } from './keys.ts';
 import { pieceWide } from './pieceWide.ts';
-import type { Inspection, Step } from './step.ts';
+import type { Constraint } from './constraint.ts';
+import type { Step } from './step.ts';
 import type { WorkPace } from './workPace.ts';
 import { undecidedZones } from '../verdicts/index.ts';
 
-/** Reassembly, once every part is finished. */
+/** The last look, once every part is on. */
 
-const FIT_MINUTES_A_PART = 3;
+const CHECK_MINUTES = 6;
 const TOYS: readonly Piece['looksLike'][] = ['pressed-toy', 'tinplate-toy'];
 
-export type Fitting = { readonly stopped: string | undefined; readonly inspects: readonly Inspection[]; readonly pace: WorkPace };
+export type Checking = { readonly stopped: string | undefined; readonly pace: WorkPace; readonly constraints: readonly Constraint[] };
 
-export function fitStep(piece: Piece, context: PlanContext, { stopped, inspects, pace }: Fitting): Step | null {
-  if (context.history.done.has(pieceKey(piece.id, 'fit'))) return null;
-  const behind = unreachableLater(piece);
-  const held = stopped ?? undecidedText(piece);
+/** Looked over and photographed: nothing more is put on. */
+export function isTogether(piece: Piece, { history }: PlanContext): boolean {
+  return history.done.has(pieceKey(piece.id, 'fit'));
+}
+
+export function checkStep(piece: Piece, context: PlanContext, { stopped, pace, constraints }: Checking): Step {
   return pieceWide(piece, 'fit', '-', {
-    title: piece.parts.length > 1 ? 'Fit together, photograph' : 'Check and photograph',
-    minutes: pace('fit', null) * (FIT_MINUTES_A_PART * piece.parts.length + 3),
-    detail: ['moves, closes, sits level; after-photos in the same views', ...behind.map(({ text }) => text)].join('; '),
+    title: 'Check and photograph',
+    minutes: pace('fit', null) * CHECK_MINUTES,
+    detail: 'moves, closes, sits level; after-photos in the same views',
     hazards: [...(TOYS.includes(piece.looksLike) ? (['toy'] as const) : []), ...(piece.mains ? (['mains'] as const) : [])],
-    because: 'Parts go together once the film takes screws and sliding.',
+    because: 'What is found now is still put right in the same paint.',
     checks: [
       ...(piece.parts.some((part) => part.lit) ? ['Lit at its working voltage in the dark: no light leaks'] : []),
       ...(piece.parts.length > 1 ? ['It rolls or turns freely', 'Doors and lids close'] : []),
@@ -35,8 +37,8 @@ export function fitStep(piece: Piece, context: PlanContext, { stopped, inspects,
       ...((piece.fastenings ?? []).length > 0 ? ['No bare metal inside screw holes'] : []),
       ...touchUpJars(piece, context),
     ],
-    ...(inspects.length > 0 ? { inspects } : {}),
-    ...(held ? { stopped: held } : {}),
+    constraints,
+    ...(stopped ? { stopped } : {}),
   });
 }
 

@@ -1,5 +1,6 @@
 export { gapOf, allowedBy } from './gaps.ts';
 export { stepsLookedAt, type Constraint, type Rule } from './constraint.ts';
+export { touchUpIdOf } from './touchUps.ts';
 export { coatKey, partKey, pieceKey } from './keys.ts';
 export type { Dressing } from './dressings.ts';
 export { pieceSteps, type PieceSteps } from './pieceSteps.ts';

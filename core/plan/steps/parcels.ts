@@ -30,11 +30,11 @@ function heldBy(step: Step, awaited: Awaited, first: boolean): Step {
   return first ? { ...step, notBefore: awaited.at, notBeforeWhy: awaited.why } : step;
 }
 
-/** The fit waits for every parcel that holds nothing else. */
-export function heldUntilFit(fit: Step, piece: Piece, context: PlanContext): Step {
+/** Putting together waits for every parcel that holds nothing else: what nobody has placed may be wanted before anything is closed. */
+export function heldUntilFit(steps: readonly Step[], piece: Piece, context: PlanContext): readonly Step[] {
   const awaited = lastAwaited(
     piece.parcels.filter((parcel: Parcel) => !parcel.holds),
     context.now,
   );
-  return awaited ? heldBy(fit, awaited, true) : fit;
+  return awaited ? steps.map((step, index) => heldBy(step, awaited, index === 0)) : steps;
 }

@@ -10,10 +10,11 @@ import { endOfChain, StepChain } from './chain.ts';
 import type { Dressing } from './dressings.ts';
 import { addLayers, type Coated } from './coats.ts';
 import { after, onceReached } from './constraints.ts';
-import { fitStep, type Fitting } from './fitting.ts';
+import { assembled, assemblySteps } from './assembly.ts';
+import { checkStep, isTogether, undecidedText } from './fitting.ts';
 import { preservingSteps } from './preserving.ts';
 import { joinedIntoRows, type RowLimits } from './rows.ts';
-import type { Step } from './step.ts';
+import type { Inspection, Step } from './step.ts';
 import { addStripping } from './stripping.ts';
 import { flashRusts, keepsPaint } from './surfaceParts.ts';
 import { tasksDone, withTasks } from './taskSteps.ts';
@@ -68,7 +69,7 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
   const fit = piece.board ? [] : fitOf(piece, context, made, { stopped, inspects, pace, apart: teardown.at(-1) });
   const own = join ? joinedIntoRows(chains, limits) : chains.flat();
   const rowOf = new Map(own.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
-  const wide = [...tried.dryFit, ...tasks, ...fit, ...touchUpSteps(piece, fit[0], context)].map((step) => onRows(step, rowOf));
+  const wide = [...tried.dryFit, ...tasks, ...fit, ...touchUpSteps(piece, fit.at(-1), context)].map((step) => onRows(step, rowOf));
   return {
     steps: [...teardown, ...own, ...wide],
     joints: made.flatMap(({ coated }) => coated.joints),
@@ -238,14 +239,29 @@ function idsOf(ref: Ref | null): string[] {
   return ref ? stepsOf([ref]) : [];
 }
 
-function fitOf(piece: Piece, context: PlanContext, made: readonly MadePart[], how: Fitting & { readonly apart: Step | undefined }): Step[] {
-  const fit = fitStep(piece, context, how);
-  if (!fit) return [];
-  const ends = [...idsOf(how.apart ? { step: how.apart.id } : null), ...made.flatMap(({ chain }) => endOfChain(chain))].map((id) =>
-    after(id, 'every part is finished first'),
-  );
+type Fitting = {
+  readonly stopped: string | undefined;
+  readonly inspects: readonly Inspection[];
+  readonly pace: WorkPace;
+  readonly apart: Step | undefined;
+};
+
+function fitOf(piece: Piece, context: PlanContext, made: readonly MadePart[], how: Fitting): Step[] {
+  if (isTogether(piece, context)) return [];
+  const apart = idsOf(how.apart ? { step: how.apart.id } : null);
+  const ends = [...apart, ...made.flatMap(({ chain }) => endOfChain(chain))].map((id) => after(id, 'every part is finished first'));
   const films = made
     .flatMap(({ coated }) => coated.tops)
     .map((film) => onceReached(film, 'fit', `the ${film.name} must take handling and screws`));
-  return [heldUntilFit({ ...fit, constraints: [...ends, ...films, ...tasksDone(piece, context)] }, piece, context)];
+  const finished = made.map(({ part, chain, coated }) => ({ part, ends: [...apart, ...endOfChain(chain)], tops: coated.tops }));
+  const stopped = how.stopped ?? undecidedText(piece);
+  const assembly = assemblySteps(piece, context, { made: finished, stopped, pace: how.pace });
+  const checks = checkStep(piece, context, {
+    stopped,
+    pace: how.pace,
+    constraints: [...ends, ...films, ...tasksDone(piece, context), ...assembled(piece, context)],
+  });
+  const [first, ...rest] = heldUntilFit([...assembly, checks], piece, context);
+  // Finished layers are looked at before anything covers them.
+  return [how.inspects.length > 0 ? { ...first, inspects: how.inspects } : first, ...rest];
 }

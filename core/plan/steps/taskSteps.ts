@@ -87,7 +87,7 @@ function taskStep(
 function beforeIt(task: Task, piece: Piece, all: readonly Task[], context: PlanContext): Constraint[] {
   return all
     .filter(({ before }) => before && 'taskId' in before && before.taskId === task.id)
-    .map((other) => settled(piece, other, context));
+    .map((other) => taskSettled(piece, other, context));
 }
 
 /** A part that is fitted early is itself finished first. */
@@ -104,7 +104,7 @@ function ownWorkDone(task: Task, parts: readonly PlannedPart[]): Constraint[] {
 function afterThat(when: When, piece: Piece, all: readonly Task[], parts: readonly PlannedPart[], context: PlanContext): Constraint[] {
   if ('taskId' in when) {
     const before = all.find((task) => task.id === when.taskId);
-    return before ? [settled(piece, before, context)] : [];
+    return before ? [taskSettled(piece, before, context)] : [];
   }
   const own = parts.find(({ part }) => part.id === when.partId);
   if (!own) return [];
@@ -121,7 +121,7 @@ function afterThat(when: When, piece: Piece, all: readonly Task[], parts: readon
 }
 
 /** Once a task is done and has stood for as long as it is left alone. */
-function settled(piece: Piece, task: Task, { history }: PlanContext): Constraint {
+export function taskSettled(piece: Piece, task: Task, { history }: PlanContext): Constraint {
   const key = taskKey(piece, task);
   const done = history.done.get(key);
   return dwell(done ? { at: done.at } : { step: key }, [task.aloneMinutes ?? 0, null], `“${task.name}” comes first`);
@@ -142,7 +142,7 @@ function doneTasksIn(own: PlannedPart, all: readonly Task[], piece: Piece, conte
     const at = done && task.aloneMinutes ? placeBefore(steps, own.part, piece, task.before) : -1;
     if (at < 0) return steps;
     return steps.map((step, index) =>
-      index === at ? { ...step, constraints: [...step.constraints, settled(piece, task, context)] } : step,
+      index === at ? { ...step, constraints: [...step.constraints, taskSettled(piece, task, context)] } : step,
     );
   }, own.steps);
 }
@@ -159,7 +159,7 @@ function isOfLayer(step: Step, part: Part, piece: Piece, layerId: string): boole
 
 /** What the fit at the end waits for: every task, and what it leaves to set. */
 export function tasksDone(piece: Piece, context: PlanContext): Constraint[] {
-  return [...(piece.tasks ?? []), ...fitTasks(piece)].map((task) => settled(piece, task, context));
+  return [...(piece.tasks ?? []), ...fitTasks(piece)].map((task) => taskSettled(piece, task, context));
 }
 
 const FIT_MINUTES = 5;

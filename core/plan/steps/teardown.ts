@@ -106,6 +106,15 @@ function mendBroken(piece: Piece, fastening: Fastening): Step {
   });
 }
 
+/** Where clips and tight joints rub, paint is through at the first fitting: padded now, while it can be seen where. */
+function rubPoints({ fastenings = [] }: Piece): string[] {
+  const rubs = fastenings.some(({ kind, gapUm }) => kind === 'clip' || (gapUm !== undefined && gapUm < RUBS_UNDER_UM));
+  return rubs ? ['mark where clips and tight faces rub, and pad them with tape or felt'] : [];
+}
+
+/** Room that two painted faces take up, µm. */
+const RUBS_UNDER_UM = 150;
+
 /** Bare shells put together before any paint; only where the survey says how they are joined. */
 export function dryFitStep(
   piece: Piece,
@@ -118,7 +127,7 @@ export function dryFitStep(
   return pieceWide(piece, 'dry-fit', '-', {
     title: onOldPaint ? 'Dry fit of the parts, on the old paint' : 'Dry fit of the bare parts',
     minutes: pace('dry-fit', null) * (5 + piece.parts.length),
-    detail: 'screws in by hand, no force',
+    detail: ['screws in by hand, no force', ...rubPoints(piece)].join('; '),
     hazards: [],
     because: 'A trial fit after paint chips an edge; a leftover flange keeps the halves open.',
     ...(stopped ? { stopped } : {}),

@@ -1,4 +1,5 @@
 import type { Parcel, Piece } from '#core/facts/index';
+import { fitOrder } from '#core/survey/index';
 import { counted, toIso } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
@@ -105,7 +106,7 @@ function ParcelForm({ piece }: { piece: Piece }) {
         <label className="block">
           <span className="second mb-1 block">What waits for it</span>
           <select className="field" {...register('holds')}>
-            <option value="">the fit</option>
+            <option value="">putting it together</option>
             {piece.parts.map((part) => (
               <option key={part.id} value={`part ${part.id}`}>
                 all work on {part.name.toLowerCase()}
@@ -116,6 +117,13 @@ function ParcelForm({ piece }: { piece: Piece }) {
               .map((part) => (
                 <option key={part.id} value={`decal ${part.id}`}>
                   the decals of {part.name.toLowerCase()}
+                </option>
+              ))}
+            {fitOrder(piece)
+              .slice(1)
+              .map((part) => (
+                <option key={part.id} value={`assemble ${part.id}`}>
+                  fitting {part.name.toLowerCase()}
                 </option>
               ))}
             {(piece.tasks ?? []).map((task) => (
@@ -139,7 +147,8 @@ function waitsFor(parcel: Parcel, piece: Piece): string {
   const task = piece.tasks?.find((own) => own.id === parcel.holds?.taskId);
   if (task) return `“${task.name}” waits for it`;
   if (part && parcel.holds?.stage === 'decal') return `the decals of ${part.name.toLowerCase()} wait for it`;
-  return part ? `${part.name.toLowerCase()} waits for it` : 'the fit waits for it';
+  if (part && parcel.holds?.stage === 'assemble') return `fitting ${part.name.toLowerCase()} waits for it`;
+  return part ? `${part.name.toLowerCase()} waits for it` : 'putting together waits for it';
 }
 
 function parcelState(parcel: Parcel, dayOf: (date: string) => string): string {

@@ -9,7 +9,7 @@ export const parcelAnswersSchema = z
     price: z.string(),
     due: z.union([z.literal(''), parcelSchema.shape.due.unwrap()]),
     source: z.string().trim().max(80),
-    /** A part, its decals or a task, by a word and its id; empty: the fit. */
+    /** A part, its decals, its going on, or a task, by a word and its id; empty: putting together. */
     holds: z.string(),
   })
   .transform(({ name, price, due, source, holds }, context): Omit<Parcel, 'id'> => {
@@ -31,5 +31,6 @@ export const parcelAnswersSchema = z
 function heldBy(holds: string): NonNullable<Parcel['holds']> {
   const [what, id] = [holds.slice(0, holds.indexOf(' ')), holds.slice(holds.indexOf(' ') + 1)];
   if (what === 'task') return { taskId: id };
-  return what === 'decal' ? { partId: id, stage: 'decal' } : { partId: id };
+  if (what === 'decal' || what === 'assemble') return { partId: id, stage: what };
+  return { partId: id };
 }

@@ -1,3 +1,4 @@
+import { touchUpIdOf } from '#core/plan/index';
 import { asSentence, counted, listed } from '#core/units/index';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useSaving } from '../../../app/useFacts.ts';
@@ -14,7 +15,8 @@ export function Finish({ piece, view }: SectionProps) {
   const { plan } = usePlan();
   const { save } = useSaving();
   const words = useWords();
-  const open = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'touch-up').length;
+  const spots = plan.steps.filter((step) => step.pieceId === piece.id && step.stage === 'touch-up').map((step) => touchUpIdOf(step.id));
+  const open = new Set(spots).size;
   const fit = plan.steps.find((step) => step.pieceId === piece.id && step.stage === 'fit');
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">

@@ -2,6 +2,9 @@ import { type Part, type Piece, pieceSchema, plain } from '#core/facts/index';
 import type { PieceView } from '#core/plan/index';
 import { fitOrder, glueNote, lostByFitting } from '#core/survey/index';
 import { toast } from 'sonner';
+import { usePlan } from '../../../app/PlanContext.tsx';
+import { useWords } from '../../../app/useWords.ts';
+import { partKeyParts } from '../../bench/stepKeyParts.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { fitChoices, keyOfFit } from './moments.ts';
 
@@ -23,6 +26,11 @@ function FitRow({ piece, view, part }: { piece: Piece; view: PieceView; part: Pa
   const save = usePieceSave();
   const choices = fitChoices(piece, part, view.stacks);
   const host = piece.parts.find((own) => own.id === part.fit?.onPartId);
+  const { plan } = usePlan();
+  const words = useWords();
+  const going = plan.steps.find(
+    (step) => step.pieceId === piece.id && step.stage === 'assemble' && partKeyParts(step.id).subject === part.id,
+  );
   const move = (key: string) => {
     const fit = choices.find((own) => own.key === key)?.value;
     const moved = withPart(piece, part.id, { fit });
@@ -57,6 +65,12 @@ function FitRow({ piece, view, part }: { piece: Piece; view: PieceView; part: Pa
           </select>
         )}
       </span>
+      {going && (
+        <p className="second text-small">
+          {going.placed ? `${words.moment(going.placed.start)}, ` : ''}
+          <span className="figure">{going.minutes} min</span>: {going.detail}
+        </p>
+      )}
       {host && part.fit && <p className="second text-small">Glue, where it is glued: {glueNote(part.material, host.material)}.</p>}
       {lostByFitting(piece, part, part.fit).map((text) => (
         <p key={text} className="mt-1 border-l-4 border-ink pl-3 text-small">

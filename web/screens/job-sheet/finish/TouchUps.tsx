@@ -1,5 +1,5 @@
 import { type Piece, type TouchUp, touchUpSchema } from '#core/facts/index';
-import type { PieceView } from '#core/plan/index';
+import { type PieceView, touchUpIdOf } from '#core/plan/index';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -23,7 +23,7 @@ export function TouchUps({ piece, view }: { piece: Piece; view: PieceView }) {
       <ul>
         {list.map((own) => {
           const step = plan.steps.find(
-            (other) => other.pieceId === piece.id && other.stage === 'touch-up' && other.id.split('.')[3] === own.id,
+            (other) => other.pieceId === piece.id && other.stage === 'touch-up' && touchUpIdOf(other.id) === own.id,
           );
           const open = own.settled === undefined && (step !== undefined || piece.finished);
           return (
