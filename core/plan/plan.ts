@@ -16,6 +16,7 @@ import {
   scheduleSteps,
   type Session,
   sessionsOf,
+  stayingForTape,
   waitForPaint,
   withWindows,
 } from './dates/index.ts';
@@ -62,9 +63,9 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
   const history = historyOf(facts);
   const evidence = evidenceOf({ facts, clocks, history, conditions });
   const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
-  const free = cutToStay(freeIntervals(workshop, now), now, stayMinutes);
+  const hours = cutToStay(freeIntervals(workshop, now), now, stayMinutes);
   const wholes = [...facts.pieces].sort(byUrgency).map(withinLimit);
-  const { built, steps, result } = placeRows(wholes, free, context, conditions);
+  const { built, steps, result, free } = placeRows(wholes, hours, context, conditions);
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
   const plannedSteps = withWindows(steps, result, clocks);
@@ -98,11 +99,17 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
 }
 
 type Built = { readonly piece: Piece; readonly beyond: readonly string[]; readonly steps: PieceSteps };
-type PlacedRows = { readonly built: readonly Built[]; readonly steps: readonly Step[]; readonly result: Schedule };
+type PlacedRows = {
+  readonly built: readonly Built[];
+  readonly steps: readonly Step[];
+  readonly result: Schedule;
+  /** The hours of the week, and what wet film under tape adds to them. */
+  readonly free: readonly FreeInterval[];
+};
 
 /** Rows that find no place together are taken apart and tried once more, each part for itself. */
-function placeRows(wholes: readonly Limited[], free: readonly FreeInterval[], context: PlanContext, conditions: Conditions): PlacedRows {
-  const longest = longestRow(free);
+function placeRows(wholes: readonly Limited[], hours: readonly FreeInterval[], context: PlanContext, conditions: Conditions): PlacedRows {
+  const longest = longestRow(hours);
   const place = (alone: ReadonlySet<string>): PlacedRows => {
     const built = wholes.map(({ piece, beyond }) => ({ piece, beyond, steps: pieceSteps(piece, context, { longest, alone }) }));
     const steps = waitForPaint(
@@ -110,7 +117,8 @@ function placeRows(wholes: readonly Limited[], free: readonly FreeInterval[], co
       context.facts,
       context.now,
     );
-    return { built, steps, result: scheduleSteps(steps, free, context, conditions) };
+    const free = stayingForTape(hours, steps, context.clocks, context.now);
+    return { built, steps, free, result: scheduleSteps(steps, free, context, conditions) };
   };
   const joined = place(new Set());
   const stuck = joined.steps.filter((step) => step.keys.length > 1 && !step.stopped && !joined.result.placed.has(step.id));

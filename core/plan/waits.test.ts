@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Facts, Family, Layer, Role } from '#core/facts/index';
-import { coat, layer, part, planOf, primer, shelf, steps, workshop } from '#core/invented/index';
+import { coat, layer, NOW, part, planOf, primed, primer, shelf, steps, workshop } from '#core/invented/index';
 
 /** Waits that a plan keeps at a steady 20 °C and 50 %, with somebody at the bench day and night, against the table of the trade. */
 
@@ -135,5 +135,37 @@ describe('a film grows old', () => {
       stackOn(days, 'acrylic-lacquer', 'colour', top).pieces[0].steps.joints.find((entry) => entry.layerId === 'top')?.joint.verdict;
     expect(verdict(20)).toBe('sits');
     expect(verdict(70)).toBe('care');
+  });
+});
+
+describe('paint that is on no shelf', () => {
+  const cream = wanted('cream', 'acrylic-lacquer', 'colour');
+  const coatsAfter = (events: Parameters<typeof planOf>[1], facts: Facts = open) =>
+    steps(planOf(part({ material: 'steel', finish: 'bare', layers: [primer(), cream] }), events, {}, facts), 'coat');
+  const laid = (id: string, number: number, ago: number) => coat(id, number, ago, 'acrylic-lacquer', 'colour', 15);
+  const unowned = (event: ReturnType<typeof laid>) => {
+    if (event.kind !== 'done' || !event.coat) return event;
+    const { productId: _none, ...own } = event.coat;
+    return { ...event, coat: own };
+  };
+  it('is waited for until the shop can have it here', () => {
+    const [first] = coatsAfter(primed);
+    expect(first.notBeforeWhy).toContain('must be bought first');
+    expect(first.placed?.hold.text).toContain('must be bought first');
+  });
+  it('is in hand once a coat of it has been logged', () => {
+    const [next] = coatsAfter([...primed, unowned(laid('cream', 1, 15))]);
+    expect(next.notBefore).toBeUndefined();
+    expect(startOf(next) - NOW).toBeLessThan(30);
+  });
+});
+
+describe('what an evening was missed for', () => {
+  it('is said, with the free hours after it', () => {
+    const flat = steps(
+      planOf(part({ finish: 'bare', layers: [primer({ flatAfter: 600 }), wanted('c', 'acrylic-lacquer', 'colour')] })),
+      'flat',
+    )[0];
+    expect(flat.placed?.hold.text).toMatch(/must be hard enough to sand; after that you are free from then$/);
   });
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { conditionsOf } from '#core/drying/index';
-import { type Cut, type CutNumbers, type Layer, type Part, standingZones, type Task } from '#core/facts/index';
+import { type Cut, type CutNumbers, type Layer, type LogEvent, type Part, standingZones, type Task } from '#core/facts/index';
 import {
   at,
   clear,
@@ -63,6 +63,32 @@ function reachedBy(result: Planned, own: Part): string[] {
     return near.filter((zone) => !covered.has(zone) && coloured(zone, order.slice(0, place)) && !coloured(zone, order.slice(place + 1)));
   });
 }
+
+describe('tape on a film that is wet when the stay ends', () => {
+  const laid = (id: string, number: number, ago: number, zoneId: string): LogEvent => {
+    const event = coat(id, number, ago, 'acrylic-lacquer', 'colour', 15);
+    if (event.kind !== 'done' || !event.coat) return event;
+    const { productId: _none, ...own } = event.coat;
+    return { ...event, coat: own, on: [{ partId: 'body', zoneIds: [zoneId] }] };
+  };
+  const masked = (ago: number) => [
+    ...primed,
+    ...[1, 2].map((number) => laid('light', number, 2900 - number * 20, 'waist-one')),
+    done('mask', ago + 30, 'dark'),
+    ...[1, 2].map((number) => laid('dark', number, ago + 20 - number * 10, 'waist-other')),
+  ];
+  const lateFacts = { ...shelf, workshop: [{ ...shelf.workshop[0], freeHours: [{ weekday: 2, from: '18:00', to: '19:05' }] }] };
+  it.each([0, 5])('comes off in its window, though the free hour is over by then (%i min ago)', (ago) => {
+    const result = planOf(twoTone(), masked(ago), {}, lateFacts);
+    const [off] = steps(result, 'unmask');
+    expect(at(off) - (NOW - ago)).toBeGreaterThanOrEqual(9);
+    expect(at(off) - (NOW - ago)).toBeLessThanOrEqual(20);
+    expect(result.sessions[0].stepIds).toContain(off.id);
+  });
+  it('waits for the next free hour once its window has shut', () => {
+    expect(at(steps(planOf(twoTone(), masked(600), {}, lateFacts), 'unmask')[0]) - NOW).toBeGreaterThan(1440);
+  });
+});
 
 describe('colours on zones', () => {
   it('light goes on first, and the dark within its mask', () => {

@@ -58,6 +58,11 @@ export function benchIntervals(free: readonly FreeInterval[], now: Minute): Free
     .filter((span) => span.to - span.from >= 5);
 }
 
+/** Free stretches with one more; those it meets are joined with it. */
+export function withStay(free: readonly FreeInterval[], stay: FreeInterval): FreeInterval[] {
+  return joined([...free, stay]);
+}
+
 /** The stay that is on now, or begins now, cut to the minutes the person has. */
 export function cutToStay(free: readonly FreeInterval[], now: Minute, minutes: number | undefined): FreeInterval[] {
   if (minutes === undefined) return [...free];

@@ -20,6 +20,8 @@ type Trial = {
   readonly inWindow: boolean;
 };
 
+type Binding = { readonly gap: Gap; readonly with?: string; readonly from: Minute };
+
 /** A group that could be placed now, where it would be, and whose turn it is: lowest first. */
 type Ranked = { readonly group: Activity[]; readonly trial: Trial | null; readonly rank: number };
 
@@ -216,7 +218,7 @@ class Placement {
       return binding ? { by: 'window', with: binding.with, text: binding.gap.reason } : { by: 'nothing', text: 'it can start at once' };
     const text = {
       person: 'you are at another step',
-      calendar: 'you are free from then',
+      calendar: this.#calendarText(activity, slot.start, binding),
       resource: 'another paint is in the booth; it must be cleared first',
       conditions: 'the air is not right sooner',
       notBefore: '',
@@ -225,9 +227,18 @@ class Placement {
     return { by: slot.hold.by, with: slot.hold.with ?? binding?.with, text };
   }
 
+  /** What made it miss the stay before this one, where something did; else there was none it could have used. */
+  #calendarText(activity: Activity, start: Minute, binding: Binding | null): string {
+    const missed = this.#problem.free.findLast((span) => span.to <= start + 1e-6 && span.to > this.#problem.now);
+    const lastStart = missed ? missed.to - activity.minutes : Number.POSITIVE_INFINITY;
+    const why =
+      (activity.notBefore ?? 0) > lastStart ? activity.notBeforeWhy : binding && binding.from > lastStart ? binding.gap.reason : undefined;
+    return why ? `${why}; after that you are free from then` : 'you are free from then';
+  }
+
   /** The gap that opens last before this start. */
-  #bindingGap(activity: Activity, start: Minute): { gap: Gap; with?: string } | null {
-    let latest: { gap: Gap; with?: string; from: Minute } | null = null;
+  #bindingGap(activity: Activity, start: Minute): Binding | null {
+    let latest: Binding | null = null;
     for (const gap of this.#gapsTo.get(activity.id) ?? []) {
       const span = gap
         .allowed((id) => (this.#placed.get(id) as Placed).end)

@@ -10,9 +10,10 @@ import type { Step } from '../steps/index.ts';
 export function waitForPaint(steps: readonly Step[], facts: Facts, now: Minute): Step[] {
   const cans = shelfCans(facts);
   const left = new Map<string, number>();
+  const inHand = paintsInHand(steps, facts);
   return steps.map((step) => {
     const { coat } = step;
-    if (!coat) return step;
+    if (!coat || inHand.has(coat.mix)) return step;
     const had = left.get(coat.mix) ?? (coat.productId ? usableMl(cans, coat.productId, CAN_RESIDUE) : 0);
     left.set(coat.mix, had - coat.paintMl);
     if (had >= coat.paintMl) return step;
@@ -22,6 +23,19 @@ export function waitForPaint(steps: readonly Step[], facts: Facts, now: Minute):
     if (step.notBefore !== undefined && step.notBefore >= arrives) return step;
     return { ...step, notBefore: arrives, notBeforeWhy: `${coat.name} must be bought first` };
   });
+}
+
+/** Paints without a can on the shelf that have been sprayed: a layer of them is begun, so the can stands on the bench. */
+function paintsInHand(steps: readonly Step[], { cans }: Facts): ReadonlySet<string> {
+  const nth = ({ on }: Step, { layerId }: Coat, number: number) => `${layerId} ${on[0]?.zoneIds[0]} ${number}`;
+  const toCome = new Set(steps.flatMap((step) => (step.coat ? [nth(step, step.coat, step.coat.number)] : [])));
+  return new Set(
+    steps.flatMap((step) => {
+      const { coat } = step;
+      if (!coat || coat.number === 1 || cans.some((can) => can.productId === coat.productId)) return [];
+      return toCome.has(nth(step, coat, coat.number - 1)) ? [] : [coat.mix];
+    }),
+  );
 }
 
 /** mL of each paint, reducer and hardener that the pending steps take, batch by batch, against what the shelf holds. */
