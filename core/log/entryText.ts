@@ -1,4 +1,4 @@
-import { type Facts, type LogEvent, plain, type WorkStage } from '#core/facts/index';
+import { type Facts, type LogEvent, type Piece, plain, standingZones, type WorkStage } from '#core/facts/index';
 import { capital, toMinute } from '#core/units/index';
 import { STAGE_NAMES } from './stageNames.ts';
 
@@ -19,20 +19,34 @@ export type EntryWords = {
   readonly volume: (ml: number) => string;
 };
 
+/** Zones of a part by name, where a coat went on some of them only. */
+function zonesNamed(
+  piece: Piece | undefined,
+  { partId, zoneIds }: { readonly partId: string; readonly zoneIds: readonly string[] },
+): string[] {
+  const part = piece?.parts.find((own) => own.id === partId);
+  const painted = part ? standingZones(part).filter((zone) => zone.bare === undefined) : [];
+  const own = painted.filter((zone) => zoneIds.includes(zone.id));
+  return own.length === 0 || own.length === painted.length ? [] : own.map((zone) => zone.name.toLowerCase());
+}
+
 /** An entry of the log in plain words: what, and to what. */
 export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { readonly what: string; readonly who: string } {
   const piece = 'pieceId' in event && event.pieceId ? facts.pieces.find((own) => own.id === event.pieceId) : undefined;
   const parts = (ids: readonly string[]) =>
     ids.map((id) => piece?.parts.find((part) => part.id === id)?.name.toLowerCase() ?? 'a part since taken out').join(', ');
   const name = piece?.name ?? '';
+  const zones = (on: readonly { readonly partId: string; readonly zoneIds: readonly string[] }[]) =>
+    on.flatMap((own) => zonesNamed(piece, own));
   switch (event.kind) {
     case 'done': {
       const [, , stage] = event.stepKeys[0].split('.');
       const coat = event.coat ? `Coat of ${event.coat.name}, ${event.coat.filmUm} µm` : (STAGE_NAMES[stage as WorkStage] ?? 'Done');
       const wide = event.on.length === (piece?.parts.length ?? 0);
+      const where = [...(wide ? [] : [parts(event.on.map((on) => on.partId))]), ...(event.coat ? zones(event.on) : [])];
       return {
         what: coat,
-        who: `${name}${wide ? '' : `, ${parts(event.on.map((on) => on.partId))}`}${event.recalled ? ' (recalled)' : ''}`,
+        who: `${[name, ...where].join(', ')}${event.recalled ? ' (recalled)' : ''}`,
       };
     }
     case 'dryness':

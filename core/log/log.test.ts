@@ -1,5 +1,5 @@
 import { type DoneEvent, type Facts, type LogEvent, plain } from '#core/facts/index';
-import { coat, NOW, part, piece, shelf } from '#core/invented/index';
+import { coat, cut, NOW, part, piece, shelf } from '#core/invented/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { entriesOf, entryKind, entryText, filtered, searchableEntry, searchableFact, searchWords } from './index.ts';
@@ -33,6 +33,13 @@ describe('an entry in words', () => {
   });
   it('names the coat with its film', () => {
     expect(entryText(laid, facts, words).what).toMatch(/^Coat of .+, [\d.]+ µm$/);
+  });
+  it('names the zones of a coat that went on some of them only', () => {
+    const cutHull = { ...shelf, pieces: [piece(part({ cuts: [cut('waist', 'all', 'line')] }), { id: 'boat', name: 'Tin boat' })] };
+    const on = (...zoneIds: string[]) => entryText({ ...laid, pieceId: 'boat', on: [{ partId: 'body', zoneIds }] }, cutHull, words).who;
+    expect(on('waist-other')).toBe('Tin boat, waist other');
+    expect(on('waist-one', 'waist-other')).toBe('Tin boat');
+    expect(on('all')).toBe('Tin boat');
   });
 });
 

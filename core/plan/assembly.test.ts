@@ -69,6 +69,11 @@ describe('putting together', () => {
     const early = [shell, { ...base, fit: { stage: 'after-clear' as const, onPartId: 'body' } }];
     expect(titlesOf(planned(early))).toEqual(['Check and photograph']);
   });
+  it('a part on a peened axle never came off', () => {
+    const axle = { fastenings: [joint({ kind: 'axle', a: 'wheels', b: 'body' })] };
+    expect(titlesOf(planned([shell, base, wheels], axle))).toEqual(['Fit base to body', 'Check and photograph']);
+    expect(titlesOf(planned([shell, base, wheels], { fastenings: [joint({ kind: 'axle', a: 'body', b: 'wheels' })] }))).toHaveLength(2);
+  });
   it.each([
     ['for one part', { partId: 'base', stage: 'assemble' as const }, [false, true]],
     ['for nothing in particular', undefined, [true, true]],

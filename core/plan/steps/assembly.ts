@@ -1,5 +1,5 @@
 import { type Fastening, type Part, type Piece, plain } from '#core/facts/index';
-import { fitOrder, GLUE_SETS_MINUTES, glueNote, lastAwaited, unreachableLater } from '#core/survey/index';
+import { fitOrder, GLUE_SETS_MINUTES, glueNote, lastAwaited, partAreaCm2, unreachableLater } from '#core/survey/index';
 import { counted, listed } from '#core/units/index';
 import type { PlanContext, PlannedFilm } from '../films/index.ts';
 import type { Constraint } from './constraint.ts';
@@ -43,11 +43,20 @@ export function assembled(piece: Piece, context: PlanContext): Constraint[] {
 
 /** In the order of fitting; parts that went on earlier, are gone or never came off are passed over. */
 function goingOn(piece: Piece): Going[] {
-  const parts = fitOrder(piece).filter(({ fit, gone, maskedInPlace }) => !gone && !maskedInPlace && (fit?.stage ?? 'end') === 'end');
+  const parts = fitOrder(piece).filter(
+    (part) => !part.gone && !part.maskedInPlace && (part.fit?.stage ?? 'end') === 'end' && !staysIn(piece, part),
+  );
   return parts.slice(1).map((part, index) => {
     const together = parts.slice(0, index + 1);
     return { part, together, joints: jointsTo(piece, part, together) };
   });
+}
+
+/** A peened axle is left as it is: the smaller part that turns on it never came off the larger. */
+function staysIn({ fastenings = [], parts }: Piece, part: Part): boolean {
+  const own = fastenings.filter(({ a, b }) => a === part.id || b === part.id);
+  const others = parts.filter(({ id }) => id !== part.id && own.some(({ a, b }) => a === id || b === id));
+  return own.length > 0 && own.every(({ kind }) => kind === 'axle') && others.some((other) => partAreaCm2(other) > partAreaCm2(part));
 }
 
 function jointsTo({ fastenings = [] }: Piece, part: Part, together: readonly Part[]): Fastening[] {

@@ -103,7 +103,7 @@ function ParcelForm({ piece }: { piece: Piece }) {
           )}
         />
         <TextField label="From" quiet mono={false} maxLength={80} problem={errors.source?.message} {...register('source')} />
-        <label className="block">
+        <label className="col-span-2 block">
           <span className="second mb-1 block">What waits for it</span>
           <select className="field" {...register('holds')}>
             <option value="">putting it together</option>
