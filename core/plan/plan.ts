@@ -18,6 +18,7 @@ import {
   sessionsOf,
   stayingForTape,
   waitForPaint,
+  withWetNearby,
   withWindows,
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
@@ -68,7 +69,7 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
   const { built, steps, result, free } = placeRows(wholes, hours, context, conditions);
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
-  const plannedSteps = withWindows(steps, result, clocks);
+  const windowed = withWindows(steps, result, clocks);
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,
@@ -76,6 +77,7 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
     built.map(({ piece }) => piece),
     (...coat) => stepOf.get(coatKey(...coat)),
   );
+  const plannedSteps = withWetNearby(windowed, films, workshop.sprayPlaceId);
   const sessions = sessionsOf(plannedSteps, free, now);
   const around = { steps: plannedSteps, sessions, result, free, purchases, context };
   return {
@@ -84,7 +86,7 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
     free,
     needs,
     purchases,
-    hanging: films,
+    hanging: films.map(({ wet: _wet, ...film }) => film),
     sessions,
     pieces: built.map(({ piece, beyond, steps: own }) =>
       piecePlan(piece, beyond, own, around, datesOf && !datesOf.includes(piece.id) ? null : seed),

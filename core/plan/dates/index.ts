@@ -1,7 +1,8 @@
 export { type MovedStep, movedSteps } from './moved.ts';
-export type { PlannedStep } from './plannedStep.ts';
+export type { PlannedStep, WetNearby } from './plannedStep.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
+export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
 export { paintNeeds, waitForPaint } from './supply.ts';
 export { byUrgency } from './urgency.ts';

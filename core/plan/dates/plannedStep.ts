@@ -2,6 +2,12 @@ import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
 
+export type WetNearby = {
+  readonly who: readonly { readonly pieceId: string; readonly partId: string; readonly pegs: readonly number[] }[];
+  /** When the last of them is touch-dry. */
+  readonly until: Minute;
+};
+
 export type PlannedStep = Step & {
   readonly placed: Placed | null;
   readonly unplacedWhy?: string;
@@ -11,4 +17,6 @@ export type PlannedStep = Step & {
   readonly missedUntil: Minute | null;
   /** What has to be done with the part once the step is done. */
   readonly afterwards?: string;
+  /** What hangs wet while this throws dust or overspray: moved or covered first. */
+  readonly wetNearby?: WetNearby;
 };

@@ -3,7 +3,7 @@ import type { Lab, Part, Piece } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import type { PlanContext } from './context.ts';
-import { type EndOf, laidFilms, type PlannedFilm, timesOf } from './films.ts';
+import { type EndOf, laidFilms, type PlannedFilm, resolveRef, timesOf } from './films.ts';
 import { layersInOrder } from './layerOrder.ts';
 import { learnedFactor } from './learning.ts';
 import { isPlanned } from '#core/safety/index';
@@ -23,6 +23,11 @@ export type HangingPart = {
   readonly bands: readonly BandOfFilm[];
 };
 
+/** When dust would stick to a part: from each of its coats until that is touch-dry. */
+export type WetPart = Pick<HangingPart, 'pieceId' | 'partId' | 'pegs'> & {
+  readonly wet: readonly { readonly from: Minute; readonly until: Minute; readonly name: string; readonly placeId: string }[];
+};
+
 /** The film of a zone as it is after one coat; it lasts until the next coat goes on. */
 type AfterCoat = { readonly film: PlannedFilm; readonly laid: boolean };
 
@@ -34,13 +39,19 @@ export function hangingFilms(
   placed: ReadonlyMap<string, Placed>,
   pieces: readonly Piece[],
   stepOf: StepOfCoat,
-): HangingPart[] {
+): (HangingPart & WetPart)[] {
   return pieces
     .filter((piece) => !piece.finished)
     .flatMap((piece) => piece.parts.filter(isPlanned).map((part) => hangingPart(piece, part, context, placed, stepOf)));
 }
 
-function hangingPart(piece: Piece, part: Part, context: PlanContext, placed: ReadonlyMap<string, Placed>, stepOf: StepOfCoat): HangingPart {
+function hangingPart(
+  piece: Piece,
+  part: Part,
+  context: PlanContext,
+  placed: ReadonlyMap<string, Placed>,
+  stepOf: StepOfCoat,
+): HangingPart & WetPart {
   const endOf: EndOf = (id) => placed.get(id)?.end ?? Number.POSITIVE_INFINITY;
   const laid = laidCoats(piece, part, context).sort((a, b) => lastAt(a, endOf) - lastAt(b, endOf));
   const planned = [
@@ -76,6 +87,7 @@ function hangingPart(piece: Piece, part: Part, context: PlanContext, placed: Rea
     state: times ? lineState(times, context.now) : null,
     hung,
     bands: bandsAlong([...laid, ...planned], context, endOf),
+    wet: [...laid, ...planned].map(({ film }) => wetSpell(film, context, endOf)),
   };
 }
 
@@ -149,6 +161,12 @@ function plannedCoats(
     }
     return entries;
   });
+}
+
+function wetSpell(film: PlannedFilm, context: PlanContext, endOf: EndOf): WetPart['wet'][number] {
+  const from = resolveRef(film.last, endOf);
+  const { touch, opens } = timesOf(film, context.clocks, endOf);
+  return { from, until: touch ?? opens ?? from, name: film.name, placeId: film.placeId };
 }
 
 function bandsAlong(entries: readonly AfterCoat[], context: PlanContext, endOf: EndOf): BandOfFilm[] {

@@ -2,7 +2,7 @@ export { clockHours } from './clockHours.ts';
 export type { PlanContext } from './context.ts';
 export { type FilmAhead, filmsAhead, type FilmsAhead } from './filmStages.ts';
 export { type EndOf, laidFilms, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
-export { type BandOfFilm, hangingFilms, type HangingPart } from './hanging.ts';
+export { type BandOfFilm, hangingFilms, type HangingPart, type WetPart } from './hanging.ts';
 export { type History, historyOf } from './history.ts';
 export { layersInOrder, type OrderedLayers, type PlacedLayer } from './layerOrder.ts';
 export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';

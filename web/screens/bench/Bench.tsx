@@ -23,7 +23,7 @@ import { Looks } from './Looks.tsx';
 import { SendNote } from './SendNote.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { partKeyParts } from './stepKeyParts.ts';
-import { stayOf, whoText } from './stay.ts';
+import { stayOf, wetNearbyText, whoText } from './stay.ts';
 import { useToGo } from './useToGo.ts';
 import { WindowBar } from './WindowBar.tsx';
 import { ZonesAtBench } from './ZonesAtBench.tsx';
@@ -142,6 +142,7 @@ export function Bench() {
             step.missedUntil > closes + SHORT_GAP &&
             `Miss ${words.moment(closes)} and it waits until ${words.moment(step.missedUntil)}.`}
           {step.afterwards && ` ${step.afterwards}.`}
+          {step.wetNearby && ` ${wetNearbyText(step.wetNearby, facts.pieces, words.moment)}`}
         </p>
         {cautionsFor(step.hazards)
           .slice(0, 2)

@@ -1,4 +1,6 @@
-import type { PlannedStep, PlanView, Session } from '#core/plan/index';
+import type { Piece } from '#core/facts/index';
+import type { PlannedStep, PlanView, Session, WetNearby } from '#core/plan/index';
+import { capital, listed, plural } from '#core/units/index';
 
 /** The stay shown on Tonight: the one that is on, else the next. */
 export function stayOf(plan: PlanView): { session: Session; on: boolean } | null {
@@ -54,4 +56,14 @@ export function whoText(step: PlannedStep, pieceName: string, partNames: readonl
   const pegs = step.pegs.length === 0 || whole ? '' : `${step.pegs.length > 1 ? 'pegs' : 'peg'} ${step.pegs.join(', ')} · `;
   const parts = whole ? '' : ` ${partNames.join(' and ').toLowerCase()}`;
   return `${pegs}${pieceName}${parts}`;
+}
+
+/** "Peg 8 (Tram no. 7, body) is wet until 20:22: move it away or cover it first." */
+export function wetNearbyText({ who, until }: WetNearby, pieces: readonly Piece[], moment: (at: number) => string): string {
+  const names = who.map(({ pieceId, partId, pegs }) => {
+    const piece = pieces.find((own) => own.id === pieceId);
+    const name = `${piece?.name ?? ''}, ${piece?.parts.find((own) => own.id === partId)?.name.toLowerCase() ?? ''}`;
+    return pegs.length > 0 ? `${plural(pegs.length, 'peg')} ${pegs.join(', ')} (${name})` : name;
+  });
+  return `${capital(listed(names))} ${names.length > 1 ? 'are' : 'is'} wet until ${moment(until)}: move ${names.length > 1 ? 'them' : 'it'} away or cover ${names.length > 1 ? 'them' : 'it'} first.`;
 }
