@@ -28,6 +28,15 @@ describe('questions of a script', () => {
         edges: [{ a: 'dark', b: 'light', mm: 200, curve: 'straight' }],
         ground: { l: 60, a: 0, b: 0 },
       },
+      mix: {
+        targetLab: { l: 60, a: 0, b: 0 },
+        paints: [
+          { id: 'white', lab: { l: 96, a: 0, b: 1 } },
+          { id: 'black', lab: { l: 12, a: 0, b: 0 }, share: 0.1, ml: 4 },
+        ],
+        maxPaints: 2,
+        drops: 12,
+      },
       hide: { groundLab: { l: 95, a: 0, b: 0 }, coatLab: { l: 20, a: 0, b: 0 }, share: 0.1 },
     };
     expect(Object.keys(inputs).sort()).toEqual([...QUESTION_NAMES].sort());

@@ -3,6 +3,7 @@ import { coatsToHide, joint, labelFinding, outcomeFinding, remediesFor, TILE_OUT
 import { belowFamilySchema, familySchema, handSchema, labSchema, materialSchema, plain, problemOf, roleSchema } from '#core/facts/index';
 import { dewAnswer, waitHours } from '#core/drying/index';
 import { z } from 'zod';
+import { mixQuestion } from './askMix.ts';
 import { orderQuestion } from './askOrder.ts';
 import { ladderQuestion, stripQuestion } from './askPrep.ts';
 import { type Question, question } from './question.ts';
@@ -46,6 +47,7 @@ const QUESTIONS: Record<string, Question> = {
   strip: stripQuestion,
   ladder: ladderQuestion,
   order: orderQuestion,
+  mix: mixQuestion,
   joint: question(
     z.strictObject({
       below: z.strictObject({
