@@ -11,7 +11,7 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['amounts'],
   ['masking'],
   ['schedule', 'buying'],
-  ['bench', 'faults', 'log'],
+  ['bench', 'faults', 'log', 'mixing'],
   ['plan'],
   ['ask', 'verify'],
   ['invented'],

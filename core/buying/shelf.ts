@@ -1,6 +1,6 @@
 import { paintIn } from '#core/amounts/index';
-import { type Can, type Facts, type Family, type LaidCoat, standingEvents } from '#core/facts/index';
-import { toMinute } from '#core/units/index';
+import { type Can, type Facts, type Family, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
+import { type Minute, toMinute } from '#core/units/index';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
 export type ShelfCan = {
@@ -29,7 +29,7 @@ export function shelfCans(facts: Facts): ShelfCan[] {
           paid: Math.round(event.paid / event.count),
         })),
   );
-  const cans = [...facts.cans, ...bought].map((can) => {
+  const entries = [...facts.cans, ...bought, ...events.flatMap(jarOf)].map((can): Entry => {
     const weighing = events.filter((event) => event.kind === 'weighed' && event.canId === can.id).at(-1);
     const weighed = weighing?.kind === 'weighed' && toMinute(weighing.at) >= toMinute(can.leftAt) ? weighing : null;
     return {
@@ -38,33 +38,66 @@ export function shelfCans(facts: Facts): ShelfCan[] {
       since: toMinute(weighed ? weighed.at : can.leftAt),
       weighed: weighed !== null,
       opened: can.opened,
+      paid: can.paid,
     };
   });
   for (const event of events) {
-    if (event.kind !== 'done' || event.coat?.productId === undefined || !event.coat.ml) continue;
-    let used = paintOf(event.coat, facts);
-    const open = cans.filter(
-      (entry) => entry.can.productId === event.coat?.productId && entry.since <= toMinute(event.at) && entry.left > 0,
-    );
-    // The fullest opened can first is not how it is done: the emptier one is finished before the next is opened.
-    open.sort((a, b) => Number(b.opened) - Number(a.opened) || a.left - b.left);
-    for (const entry of open) {
-      const taken = Math.min(entry.left, used);
-      entry.left -= taken;
-      used -= taken;
-      if (taken > 0) entry.opened = true;
-      if (used <= 0) break;
-    }
+    const at = toMinute(event.at);
+    if (event.kind === 'done' && event.coat?.productId !== undefined && event.coat.ml)
+      drawn(entries, event.coat.productId, at, paintOf(event.coat, facts));
+    if (event.kind !== 'mixed') continue;
+    const paid = event.parts.reduce((sum, part) => sum + drawn(entries, part.productId, at, part.ml), 0);
+    const jar = entries.find(({ can }) => can.id === jarId(event.id));
+    if (jar) jar.paid = Math.round(paid);
   }
-  return cans.map(({ can, left, weighed, opened }) => ({
+  return entries.map(({ can, left, weighed, opened, paid }) => ({
     id: can.id,
     productId: can.productId,
     packMl: can.packMl,
     leftMl: left,
     opened,
-    paid: can.paid,
+    paid,
     source: weighed ? 'own' : 'default',
   }));
+}
+
+type Entry = {
+  readonly can: Can;
+  left: number;
+  readonly since: Minute;
+  readonly weighed: boolean;
+  opened: boolean;
+  paid: number;
+};
+
+/** Paint taken from the cans of a product that stood there by then; returns what it had cost. */
+function drawn(entries: readonly Entry[], productId: string, at: Minute, ml: number): number {
+  let wanted = ml;
+  let cost = 0;
+  const open = entries
+    .filter((entry) => entry.can.productId === productId && entry.since <= at && entry.left > 0)
+    // The fullest opened can first is not how it is done: the emptier one is finished before the next is opened.
+    .sort((a, b) => Number(b.opened) - Number(a.opened) || a.left - b.left);
+  for (const entry of open) {
+    const taken = Math.min(entry.left, wanted);
+    entry.left -= taken;
+    wanted -= taken;
+    cost += (taken / entry.can.packMl) * entry.paid;
+    if (taken > 0) entry.opened = true;
+    if (wanted <= 0) break;
+  }
+  return cost;
+}
+
+function jarId(eventId: string): string {
+  return `${eventId}-0`;
+}
+
+/** The jar that a mix fills. */
+function jarOf(event: LogEvent): Can[] {
+  if (event.kind !== 'mixed') return [];
+  const ml = event.parts.reduce((sum, part) => sum + part.ml, 0);
+  return [{ id: jarId(event.id), productId: event.productId, packMl: ml, leftMl: ml, leftAt: event.at, opened: true, paid: 0 }];
 }
 
 /** Paint from its container in a coat as it was sprayed: less what was mixed in (BRIEF §6). */

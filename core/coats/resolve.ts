@@ -131,7 +131,7 @@ function ownProduct(layer: Layer, facts: Facts): Product | undefined {
 function hasPaintLeft(product: Product, facts: Facts): boolean {
   return (
     facts.cans.some((can) => can.productId === product.id && can.leftMl > 0.05 * can.packMl) ||
-    facts.events.some((event) => event.kind === 'bought' && event.productId === product.id)
+    facts.events.some((event) => (event.kind === 'bought' || event.kind === 'mixed') && event.productId === product.id)
   );
 }
 

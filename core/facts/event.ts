@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './basics.ts';
+import { mixPartsSchema } from './paint.ts';
 import { mendSchema } from './condition.ts';
 import { familySchema, handSchema, roleSchema, stripMethodSchema, weightSchema } from './names.ts';
 
@@ -90,6 +91,8 @@ export const eventSchema = z.discriminatedUnion('kind', [
     shopId: idSchema.optional(),
     pieceId: idSchema.optional(),
   }),
+  /** A cup of a mix was made: it stands on the shelf as a jar, and its paints are drawn from their bottles. */
+  z.strictObject({ ...head, kind: z.literal('mixed'), productId: idSchema, parts: mixPartsSchema, pieceId: idSchema.optional() }),
   z.strictObject({
     ...head,
     kind: z.literal('patch'),

@@ -99,6 +99,12 @@ export const sheetSchema = z.strictObject({
 export type Sheet = z.infer<typeof sheetSchema>;
 
 /** A sheet in one colour. `share` is what one normal coat lets through of the contrast below; absent: by colour. */
+/** What a mix was made of: paint from its bottles, mL. */
+export const mixPartsSchema = z
+  .array(z.strictObject({ productId: idSchema, ml: volumeSchema }))
+  .min(1, 'A mix has at least one paint in it.')
+  .max(5, 'More than five paints turn to mud.');
+
 export const productSchema = z.strictObject({
   id: idSchema,
   sheetId: idSchema,
@@ -109,6 +115,8 @@ export const productSchema = z.strictObject({
   /** Usual pack and price where no offer is known; prices then read "about". */
   typicalMl: volumeSchema,
   typicalPrice: moneySchema,
+  /** Mixed on this bench: its recipe, for the piece it was made for. */
+  mix: z.strictObject({ parts: mixPartsSchema, forPieceId: idSchema.optional() }).optional(),
 });
 export type Product = z.infer<typeof productSchema>;
 

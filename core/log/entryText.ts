@@ -1,5 +1,5 @@
 import { type Facts, type LogEvent, type Piece, plain, standingZones, type WorkStage } from '#core/facts/index';
-import { capital, toMinute } from '#core/units/index';
+import { capital, listed, toMinute } from '#core/units/index';
 import { STAGE_NAMES } from './stageNames.ts';
 
 const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
@@ -74,6 +74,11 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
     case 'bought': {
       const product = facts.products.find((candidate) => candidate.id === event.productId);
       return { what: `Bought ${event.count} × ${product?.name ?? 'paint'}`, who: words.money(event.paid) };
+    }
+    case 'mixed': {
+      const nameOf = (id: string) => facts.products.find((product) => product.id === id)?.name ?? 'paint';
+      const parts = event.parts.map((part) => `${nameOf(part.productId)} ${words.volume(part.ml)}`);
+      return { what: `Mixed ${nameOf(event.productId)}`, who: listed(parts) };
     }
     case 'weighed':
       return {

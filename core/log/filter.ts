@@ -31,6 +31,7 @@ const KINDS: Readonly<Record<Exclude<LogEvent['kind'], 'done'>, EntryKind>> = {
   parted: 'work',
   treated: 'work',
   bought: 'stock',
+  mixed: 'stock',
   weighed: 'stock',
   counted: 'stock',
   forget: 'stock',

@@ -98,7 +98,8 @@ function paintNeed(mix: string, own: readonly Step[], startOf: StartOf, facts: F
     mix,
     what: 'paint',
     productId: coat.productId,
-    name: coat.name,
+    // What was mixed here is in no shop: its paints are.
+    name: isMixed(coat, facts) ? `${coat.name}, mixed again` : coat.name,
     family: coat.family,
     role: coat.role,
     hand: coat.hand,
@@ -111,6 +112,10 @@ function paintNeed(mix: string, own: readonly Step[], startOf: StartOf, facts: F
     missingMl: neededMl > shelfMl ? (neededMl + keptMl - shelfMl) / (1 - CAN_RESIDUE) : 0,
     neededBy: firstStart(own, startOf),
   };
+}
+
+function isMixed({ productId }: Coat, { products }: Facts): boolean {
+  return products.find((product) => product.id === productId)?.mix !== undefined;
 }
 
 /** What a paint is thinned with, by the name it is bought under. */

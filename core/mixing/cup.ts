@@ -1,0 +1,52 @@
+import { DROP_ML, type Portion, type Recipe } from '#core/colour/index';
+import type { EventOf, Product } from '#core/facts/index';
+import type { BenchPaint } from './ranges.ts';
+
+/** A recipe as a cup of a size: how many drops of each, whether there is enough, and what is kept of it. */
+
+export type CupOfMix = {
+  readonly portions: readonly Portion[];
+  readonly ml: number;
+  /** The paint that runs out first, and how many such cups it gives. */
+  readonly scarcest: { readonly paint: BenchPaint; readonly needMl: number; readonly cups: number } | null;
+  readonly enough: boolean;
+};
+
+/** The recipe as often as fills a cup of at least so many mL; whole drops in its own proportion. @param ml above 0 */
+export function cupFor({ portions }: Pick<Recipe, 'portions'>, ml: number, paints: readonly BenchPaint[]): CupOfMix {
+  const drops = portions.reduce((sum, own) => sum + own.drops, 0);
+  const times = Math.max(1, Math.ceil(ml / (drops * DROP_ML) - 1e-9));
+  const filled = portions.map(({ id, drops: own }) => ({ id, drops: own * times }));
+  const wanted = filled.flatMap(({ id, drops: own }) => {
+    const paint = paints.find((candidate) => candidate.id === id);
+    return paint ? [{ paint, needMl: own * DROP_ML, cups: paint.ml / (own * DROP_ML) }] : [];
+  });
+  const scarcest = wanted.length === 0 ? null : wanted.reduce((least, own) => (own.cups < least.cups ? own : least));
+  return { portions: filled, ml: drops * times * DROP_ML, scarcest, enough: scarcest === null || scarcest.cups >= 1 };
+}
+
+export type MixedPaint = { readonly product: Product; readonly event: EventOf<'mixed'> };
+
+export type Mixing = {
+  readonly name: string;
+  readonly recipe: Recipe;
+  readonly cup: CupOfMix;
+  readonly paints: readonly BenchPaint[];
+  readonly pieceId?: string;
+};
+
+/** What is kept of a mix: a paint of the main one's sheet, and the entry that fills its jar out of the bottles. */
+export function mixedPaint({ name, recipe, cup, paints, pieceId }: Mixing, at: string, newId: () => string): MixedPaint | null {
+  const parts = cup.portions.map(({ id, drops }) => ({ productId: id, ml: drops * DROP_ML }));
+  const main = paints.find(({ id }) => id === parts.reduce((most, own) => (own.ml > most.ml ? own : most)).productId);
+  if (!main) return null;
+  const { share: _share, id: _id, ...like } = main.product;
+  const product: Product = {
+    ...like,
+    id: newId(),
+    name,
+    lab: recipe.lab,
+    mix: { parts, ...(pieceId ? { forPieceId: pieceId } : {}) },
+  };
+  return { product, event: { id: newId(), at, kind: 'mixed', productId: product.id, parts, ...(pieceId ? { pieceId } : {}) } };
+}
