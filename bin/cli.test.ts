@@ -74,6 +74,7 @@ describe('the command line', () => {
       'strip',
       'ladder',
       'order',
+      'mix',
       'joint',
       'amount',
       'hide',

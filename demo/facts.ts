@@ -1,4 +1,4 @@
-import { labOf } from '#core/colour/index';
+import { DROP_ML, ingredientOf, labOf, mixedLab } from '#core/colour/index';
 import {
   type Facts,
   type Family,
@@ -9,6 +9,7 @@ import {
   type Layer,
   newPart,
   type Part,
+  type Product,
   type Role,
 } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
@@ -57,7 +58,38 @@ const PAINTS: readonly Paint[] = [
   ['soot', 'dunlin', 'Dunlin soot', '#26282a', 400, 690],
   ['candy-red', 'knot', 'Knot deep red', '#a8121c', 60, 1120],
   ['cream', 'plover', 'Plover shell cream', '#efe6cf', 17, 290],
+  ['chalk', 'plover', 'Plover chalk white', '#f4f3ee', 17, 290],
+  ['dune', 'plover', 'Plover dune ochre', '#c99a3c', 17, 290],
+  ['peat', 'plover', 'Plover peat brown', '#64452e', 17, 290],
+  ['tar', 'plover', 'Plover tar black', '#202124', 17, 290],
 ];
+
+/** Mixed on the bench to touch the tram in: drops of each, a twentieth of a millilitre. */
+export const TRAM_IVORY = [
+  { productId: 'chalk', drops: 54 },
+  { productId: 'dune', drops: 3 },
+  { productId: 'peat', drops: 2 },
+] as const;
+export const tramIvoryParts = () => TRAM_IVORY.map(({ productId, drops }) => ({ productId, ml: Math.round(drops * DROP_ML * 100) / 100 }));
+
+function tramIvory(): Product {
+  const paintOf = (id: string) => PAINTS.find(([own]) => own === id)?.[3] ?? '#ffffff';
+  const lab = mixedLab(
+    TRAM_IVORY.map(({ productId }) => ingredientOf({ id: productId, lab: rounded(paintOf(productId)) })),
+    TRAM_IVORY.map(({ drops }) => drops),
+  );
+  const round = (value: number) => Math.round(value * 10) / 10;
+  return {
+    id: 'tram-ivory',
+    sheetId: 'plover',
+    name: 'Tram ivory, mixed',
+    lab: { l: round(lab.l), a: round(lab.a), b: round(lab.b) },
+    transparent: false,
+    typicalMl: 17,
+    typicalPrice: 290,
+    mix: { parts: tramIvoryParts(), forPieceId: 'tram' },
+  };
+}
 
 export const DEMO_NAMES = new Map(PAINTS.map(([id, , name]) => [id, name]));
 
@@ -110,15 +142,18 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
       label: LABELS[id] ?? {},
       source: 'label' as const,
     })),
-    products: PAINTS.map(([id, sheetId, name, hex, typicalMl, typicalPrice]) => ({
-      id,
-      sheetId,
-      name,
-      lab: rounded(hex),
-      transparent: sheetId === 'knot',
-      typicalMl,
-      typicalPrice,
-    })),
+    products: [
+      ...PAINTS.map(([id, sheetId, name, hex, typicalMl, typicalPrice]) => ({
+        id,
+        sheetId,
+        name,
+        lab: rounded(hex),
+        transparent: sheetId === 'knot',
+        typicalMl,
+        typicalPrice,
+      })),
+      tramIvory(),
+    ],
     cans: [
       can('can-ivory', 'ivory', 400, 210, 890),
       can('can-estuary', 'estuary', 400, 160, 890),
@@ -129,6 +164,10 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
       can('can-candy', 'candy-red', 60, 55, 1120),
       can('can-soot', 'soot', 400, 180, 690),
       can('can-red', 'buoy-red', 400, 58, 690),
+      can('can-chalk', 'chalk', 17, 14, 290),
+      can('can-dune', 'dune', 17, 11, 290),
+      can('can-peat', 'peat', 17, 2, 290),
+      can('can-tar', 'tar', 17, 9, 290),
     ],
     shops: [
       { id: 'quay', name: 'Quay hardware', delivery: 0, leadDays: 1 },

@@ -1,7 +1,7 @@
 import { resolveLayer } from '#core/coats/index';
 import type { DoneEvent, Facts, LogEvent, Part, Piece, StripMethod, WorkStage } from '#core/facts/index';
 import { pieceKey, partKey } from '#core/plan/index';
-import { demoTime } from './facts.ts';
+import { demoTime, tramIvoryParts } from './facts.ts';
 
 /** What has happened at Breakwater bench, as log events dated back from the demo's now. */
 export function demoLog(facts: Facts): LogEvent[] {
@@ -54,6 +54,7 @@ export function demoLog(facts: Facts): LogEvent[] {
   log.trouble('vane', 'arrow', 'soot-v', -29 * 1440);
   log.coats('vane', 'arrow', 1, 3, -20 * 1440, 20);
   log.step('vane', '-', 'fit', '-', -8 * 1440);
+  log.mixed('tram-ivory', -2 * 1440 - 30);
   log.bought('soot', 400, 720, 'quay', 'vane', -31 * 1440);
   return log.events;
 }
@@ -130,6 +131,10 @@ class DemoLog {
 
   bought(productId: string, packMl: number, paid: number, shopId: string, pieceId: string, at: number): void {
     this.events.push({ id: this.#nextId(), at: demoTime(at), kind: 'bought', productId, packMl, count: 1, paid, shopId, pieceId });
+  }
+
+  mixed(productId: string, at: number): void {
+    this.events.push({ id: this.#nextId(), at: demoTime(at), kind: 'mixed', productId, parts: tramIvoryParts(), pieceId: 'tram' });
   }
 
   #done(pieceId: string, stepKeys: string[], parts: readonly Part[], at: number, zoneIds?: string[], coat?: DoneEvent['coat']): void {

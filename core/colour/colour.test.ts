@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { colourDifference, colourWord, contrastOf, hexOf, hidingShare, labOf } from './index.ts';
+import { colourDifference, colourWord, contrastOf, hexOf, hidingShare, labOf, readColour } from './index.ts';
 
 describe('colour', () => {
   it('goes to Lab and back', () => {
@@ -26,5 +26,25 @@ describe('colour', () => {
       ['#6b4a30', 'brown', 0.2],
     ];
     for (const [hex, word, share] of cases) expect([hex, colourWord(labOf(hex)), hidingShare(labOf(hex))]).toEqual([hex, word, share]);
+  });
+  it.each([
+    ['#e6dcc0', labOf('#e6dcc0')],
+    ['E6DCC0', labOf('#e6dcc0')],
+    ['#fff', labOf('#ffffff')],
+    ['88; 0,5; 14', { l: 88, a: 0.5, b: 14 }],
+    ['L 88 a -2 b 14.5', { l: 88, a: -2, b: 14.5 }],
+  ])('reads %s as it is typed', (text, lab) => {
+    expect(readColour(text)).toEqual({ ok: true, lab });
+  });
+  it.each([
+    ['#e6dcc00', /three or six digits/],
+    ['#ggg', /three or six digits/],
+    ['tartan', /hex colour/],
+    ['12 13', /hex colour/],
+    ['120 0 0', /L goes from 0/],
+    ['50 120 120', /No paint can look like/],
+    ['', /hex colour/],
+  ])('says what is wrong with “%s”', (text, mend) => {
+    expect(readColour(text)).toMatchObject({ ok: false, mend: expect.stringMatching(mend) });
   });
 });

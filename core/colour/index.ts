@@ -1,3 +1,4 @@
+export { type ReadColour, readColour } from './reading.ts';
 export { labOfSpectrum, type Spectrum, spectrumOf } from './spectrum.ts';
 export { colourDifference, colourWord, contrastOf, hexOf, hidingShare, labOf } from './spaces.ts';
 export { coatsToTone, overTransparent, type Tone, type ToneStep } from './transparent.ts';

@@ -1,7 +1,7 @@
 import { CAN_RESIDUE } from '#core/amounts/index';
 import { shelfCans, usableMl } from '#core/buying/index';
-import type { Offered } from '#core/colour/index';
-import { type Facts, type Family, plain, type Product, type Sheet } from '#core/facts/index';
+import { type Offered, recipesFor } from '#core/colour/index';
+import { type Facts, type Family, type Lab, plain, type Product, type Sheet } from '#core/facts/index';
 
 /** Paints of the shelf that may go into one cup: opaque colours of one family, for two families curdle or fall out (BRIEF §10). */
 
@@ -31,4 +31,16 @@ export function rangesOf(facts: Facts): Range[] {
       return { family, name: plain(family), paints: own, decanted: own.every(({ sheet }) => sheet.hand === 'aerosol') };
     })
     .sort((a, b) => b.paints.length - a.paints.length);
+}
+
+/** A first look at each range: two paints, a small cup. */
+const FIRST_LOOK = { maxPaints: 2, drops: 10 } as const;
+
+/** The range that comes nearest to a colour at a first look; undefined where there is none. */
+export function likeliestRange(ranges: readonly Range[], target: Lab): Range | undefined {
+  const looked = ranges.map((range) => ({
+    range,
+    deltaE: recipesFor({ target, paints: range.paints, ...FIRST_LOOK })[0]?.deltaE ?? Number.POSITIVE_INFINITY,
+  }));
+  return looked.sort((a, b) => a.deltaE - b.deltaE)[0]?.range;
 }

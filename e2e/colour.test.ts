@@ -1,0 +1,66 @@
+import type { Browser } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { shelfCans } from '#core/buying/index';
+import type { Facts } from '#core/facts/index';
+import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+
+let server: Running;
+let browser: Browser;
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer(true), launchBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+  server.remove();
+});
+
+const facts = async (): Promise<Facts> => (await (await fetch(`${server.url}/api/workshop`)).json()).facts;
+const leftOf = async (name: string) => {
+  const known = await facts();
+  const id = known.products.find((product) => product.name === name)?.id;
+  return shelfCans(known)
+    .filter((can) => can.productId === id)
+    .reduce((sum, can) => sum + can.leftMl, 0);
+};
+
+describe('a colour no can has', () => {
+  it('goes from a reading to a recipe to a jar to a layer, and one that went too far is brought back', async () => {
+    const { page, context, errors } = await openPage(browser, server.url);
+    await page.goto(`${server.url}/colour`);
+    await page.getByRole('button', { name: 'Another colour' }).click();
+    await page.getByLabel('as it was read').fill('#d9c4a00');
+    await page.getByRole('button', { name: 'Take it' }).click();
+    await page.getByText('A hex colour has three or six digits').waitFor();
+    await page.getByLabel('as it was read').fill('#cdbb95');
+    await page.getByRole('button', { name: 'Take it' }).click();
+    await page.getByRole('heading', { name: 'A colour like #cdbb95' }).waitFor();
+    const additions = page.getByLabel('Additions').getByRole('listitem');
+    await expect.poll(() => additions.count()).toBeGreaterThan(1);
+    expect(await additions.first().textContent()).toContain('Plover');
+
+    const before = await leftOf('Plover chalk white');
+    await page.getByLabel('cup, mL').fill('0');
+    await page.getByRole('button', { name: 'Mix it', exact: true }).click();
+    await page.getByText('A cup has a size').waitFor();
+    await page.getByLabel('cup, mL').fill('400');
+    await page.getByRole('button', { name: 'Mix it', exact: true }).click();
+    await page.getByText(/the cup takes .+: a smaller cup, or another way/).waitFor();
+    await page.getByLabel('cup, mL').fill('3');
+    await page.getByRole('button', { name: 'too yellow', exact: true }).click();
+    await page
+      .getByText(/half a minute of stirring|Start again|near enough/)
+      .first()
+      .waitFor();
+    await page.getByLabel('called', { exact: true }).fill('Sand of the bar');
+    await page.getByRole('button', { name: 'Mix it', exact: true }).click();
+    await page.getByRole('complementary', { name: 'Kept' }).getByText('Sand of the bar').waitFor();
+    await expect.poll(() => leftOf('Sand of the bar')).toBeGreaterThanOrEqual(3 - 1e-6);
+    expect(await leftOf('Plover chalk white')).toBeLessThan(before);
+
+    await page.goto(`${server.url}/shelf`);
+    await page.getByText('Sand of the bar').first().waitFor();
+    expect(errors).toEqual([]);
+    await context.close();
+  });
+});

@@ -1,0 +1,58 @@
+import { shelfCans } from '#core/buying/index';
+import type { Product } from '#core/facts/index';
+import { plain } from '#core/facts/index';
+import { listed } from '#core/units/index';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+import { PaintStrip } from '../../views/paint.tsx';
+import type { Target } from './target.ts';
+
+/** What was mixed here: recipe, what is left, and the way to mix it again. */
+export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const cans = shelfCans(facts);
+  const mixes = facts.products.filter((product) => product.mix);
+  const leftOf = (product: Product) => cans.filter((can) => can.productId === product.id).reduce((sum, can) => sum + can.leftMl, 0);
+  const nameOf = (id: string) => facts.products.find((product) => product.id === id)?.name ?? 'a paint since taken out';
+  return (
+    <aside className="sheet" aria-labelledby="kept">
+      <h2 id="kept">Kept</h2>
+      {mixes.length === 0 && (
+        <p className="second mt-1">What you mix stands here with its recipe, what is left of it, and may be a layer’s paint.</p>
+      )}
+      <ul>
+        {mixes.map((product) => (
+          <li key={product.id} className="border-b border-hairline py-3 last:border-0">
+            <p className="flex items-start gap-3">
+              <PaintStrip lab={product.lab} className="mt-1 h-5 w-[10px]" />
+              <span className="min-w-0 flex-1 font-[650] text-ink">{product.name}</span>
+              <span className="figure">{words.volume(Math.round(leftOf(product) * 10) / 10)}</span>
+            </p>
+            <p className="second pl-[22px] text-small">
+              {plain(facts.sheets.find((sheet) => sheet.id === product.sheetId)?.family ?? 'unknown')};{' '}
+              {listed(
+                (product.mix?.parts ?? []).map((part) => `${nameOf(part.productId)} ${words.volume(Math.round(part.ml * 100) / 100)}`),
+              )}
+              ; stir it up again before use
+            </p>
+            <button
+              type="button"
+              className="mt-1 ml-[22px] underline decoration-dotted underline-offset-4"
+              onClick={() =>
+                onAgain({
+                  name: product.name,
+                  lab: product.lab,
+                  mixId: product.id,
+                  ...(product.mix?.forPieceId ? { pieceId: product.mix.forPieceId } : {}),
+                })
+              }
+            >
+              mix it again
+            </button>
+          </li>
+        ))}
+      </ul>
+    </aside>
+  );
+}
