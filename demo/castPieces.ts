@@ -1,6 +1,6 @@
 import type { Piece } from '#core/facts/index';
 import { coatsOf, demoTime, face, simplePart } from './facts.ts';
-import { base } from './pieceFacts.ts';
+import { base, picture } from './pieceFacts.ts';
 
 /** Castings: a tram in two colours, a roller whose window shuts, a seaplane in transparent red and its sample board. */
 
@@ -18,6 +18,7 @@ export function tram(): Piece {
     budget: 5500,
     createdAt: demoTime(-20 * 1440),
     swatches: ['#e6dcc0', '#1d4b78', '#3c4146'],
+    pictures: [picture('tram-roof', 'detail', 'before', 12)],
     parcels: [
       { id: 'decals', name: 'Number decals', price: 640, due: '2026-11-28', arrived: false, holds: { partId: 'body', stage: 'decal' } },
     ],

@@ -1,4 +1,5 @@
 import { mkdirSync } from 'node:fs';
+import { converter, formatHex } from 'culori';
 import sharp from 'sharp';
 import { seededRandom } from '#core/plan/index';
 
@@ -57,7 +58,27 @@ const wires = Array.from({ length: 24 }, (_, i) => {
 }).join('');
 const pans = `${line('M200 200 L150 330 M200 200 L250 330 M600 200 L550 330 M600 200 L650 330', 3)}<path d="M130 330 Q200 390 270 330 Z" fill="#b69a54"/><path d="M530 330 Q600 390 670 330 Z" fill="#b69a54"/>`;
 
+/** A colour as a camera sees it under a warm lamp. */
+function inLampLight(hex: string): string {
+  const { r, g, b } = converter('lrgb')(hex) ?? { r: 0, g: 0, b: 0 };
+  return formatHex({ mode: 'lrgb', r, g: g * 0.84, b: b * 0.56 });
+}
+
+/** The tram's roof from near by lamp light, a grey card leaning beside it: what its ivory is read from. */
+function cardScene(): string {
+  const [wall, roof, shade, card, edge] = ['#bdbbb6', '#e6dcc0', '#b8ad92', '#777777', '#f2f2f0'].map(inLampLight);
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}">
+  <rect width="${WIDTH}" height="${HEIGHT}" fill="${wall}"/>
+  <path d="M0 210 Q230 120 480 210 V470 H0 Z" fill="${roof}"/>
+  <path d="M0 430 H480 V470 H0 Z" fill="${shade}"/>
+  <path d="M60 330 H410" stroke="${shade}" stroke-width="7"/>
+  <path d="M545 180 L765 200 L755 470 L535 450 Z" fill="${edge}"/>
+  <path d="M565 202 L745 218 L737 448 L557 432 Z" fill="${card}"/>
+</svg>`;
+}
+
 const PICTURES: Record<string, string> = {
+  'tram-roof': cardScene(),
   'crane-front': scene(7, filled(CRANE_FRONT, rungs), { paint: '#a8402f', worn: true }, CRANE_FRONT),
   'crane-left': scene(11, filled(CRANE_LEFT), { paint: '#a8402f', worn: true }, CRANE_LEFT),
   'crane-under': scene(13, filled(CRANE_UNDER, line('M240 260 H560 M240 410 H560', 3)), { paint: '#6f6a64', worn: true }, CRANE_UNDER),

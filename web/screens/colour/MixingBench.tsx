@@ -39,7 +39,7 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
   );
   const recipes = useRecipes(wish);
   const recipe = recipes?.[way % recipes.length];
-  const [nearest] = nearestPaints(facts, target.lab, 1);
+  const nearest = nearestPaints(facts, target.lab, 2).find(({ product }) => product.id !== target.mixId);
   return (
     <>
       <Fields fields={fieldsOf(target, recipe, nearest)} />
@@ -72,7 +72,15 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
           {ranges.length > 1 ? 'Try another range, or take' : 'Take'} a lighter or stronger tint onto the shelf.
         </p>
       )}
-      {range && recipe && recipe.deltaE <= TOO_FAR && (
+      {range && recipe && recipe.deltaE <= TOO_FAR && recipe.portions.length === 1 && (
+        <p className="mt-4">
+          <span className="font-[650]">No mix in {range.name} comes nearer than this paint as it is.</span>{' '}
+          <button type="button" className="act ml-2 !min-h-10" onClick={() => setWay(way + 1)}>
+            Another way
+          </button>
+        </p>
+      )}
+      {range && recipe && recipe.deltaE <= TOO_FAR && recipe.portions.length > 1 && (
         <TheRecipe target={target} range={range} recipe={recipe} onMixed={onMixed}>
           {recipes && recipes.length > 1 && (
             <button type="button" className="act" onClick={() => setWay(way + 1)}>
@@ -153,9 +161,7 @@ function TheRecipe({
   };
   return (
     <>
-      <h3 className="mt-5 font-[650] text-ink">
-        {recipe.portions.length > 1 ? 'Into the cup, the light first' : 'No mix comes nearer than this paint as it is'}
-      </h3>
+      <h3 className="mt-5 font-[650] text-ink">Into the cup, the light first</h3>
       <Additions portions={cup.portions} paints={range.paints} target={target.lab} />
       {cup.scarcest && (
         <p className="mt-3 flex justify-between gap-4 border-y border-hairline py-2">

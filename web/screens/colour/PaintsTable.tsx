@@ -49,7 +49,7 @@ export function PaintsTable() {
               </td>
               <td className="max-sm:hidden">{product.transparent ? 'transparent' : colourWord(product.lab)}</td>
               <td className="figure text-right max-sm:hidden">
-                {product.lab.l.toFixed(0)} {product.lab.a.toFixed(0)} {product.lab.b.toFixed(0)}
+                {Math.round(product.lab.l)} {Math.round(product.lab.a)} {Math.round(product.lab.b)}
               </td>
               {GROUNDS.map((ground) => {
                 const share = product.share ?? hidingShare(product.lab);

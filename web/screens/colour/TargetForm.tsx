@@ -4,6 +4,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { FormProblem } from '../../views/SmallField.tsx';
 import { SwatchPicker } from '../../views/SwatchPicker.tsx';
 import { Adding } from '../job-sheet/Adding.tsx';
+import { FromPicture } from './FromPicture.tsx';
 import { paletteTarget, type Target } from './target.ts';
 
 /** Which colour is wanted: as a paint that is called so, a swatch, or as it was read. */
@@ -11,9 +12,18 @@ export function TargetForm({ target, onChange }: { target: Target; onChange: (ta
   return (
     <header>
       <h2 className="!text-title">{target.name}</h2>
-      <Adding label="Another colour">
-        <ChooseTarget onChange={onChange} />
-      </Adding>
+      <div className="flex flex-wrap gap-x-3">
+        <Adding label="Another colour">
+          <div className="basis-full">
+            <ChooseTarget onChange={onChange} />
+          </div>
+        </Adding>
+        <Adding label="From a picture">
+          <div className="mt-2 basis-full">
+            <FromPicture onTake={onChange} />
+          </div>
+        </Adding>
+      </div>
     </header>
   );
 }
