@@ -6,6 +6,7 @@ import {
   besideWords,
   colourDifference,
   colourWord,
+  contrastOf,
   correctionFor,
   DROP_ML,
   hidingShare,
@@ -275,5 +276,22 @@ describe('a paint over a ground', () => {
     expect(off).toEqual([...off].sort((a, b) => b - a));
     expect(off[3]).toBeLessThan(1);
     expect(colourDifference(overGround(red, red, 0.5, 1), red)).toBeLessThan(0.1);
+  });
+  it('is hidden when the hiding rule says so: two L* are left at most', () => {
+    for (const [ground, own] of [
+      [10, 85],
+      [95, 40],
+      [20, 60],
+    ])
+      for (const share of [0.2, 0.4, 0.6]) {
+        const [below, paintLab] = [
+          { l: ground, a: 0, b: 0 },
+          { l: own, a: 0, b: 0 },
+        ];
+        const coats = Math.ceil(Math.log(0.02 / contrastOf(below, paintLab)) / Math.log(share) - 1e-9);
+        const left = (n: number) => Math.abs(overGround(below, paintLab, share, n).l - own);
+        expect(left(coats)).toBeLessThan(2.2);
+        expect(left(coats - 1)).toBeGreaterThan(1.8);
+      }
   });
 });

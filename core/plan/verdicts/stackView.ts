@@ -10,6 +10,7 @@ import {
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
+import { colourDifference, overGround, overTransparent } from '#core/colour/index';
 import type { Curve, Edge, Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
 import { counted } from '#core/units/index';
@@ -33,6 +34,9 @@ export type LayerView = {
   /** Coats that hide the ground it meets; null where hiding is not asked (primer, clear, transparent). */
   readonly coatsToHide: number | null;
   readonly groundName: string;
+  /** The colour it will have over the ground that shows through most, and how far that is from its own, ΔE2000. */
+  readonly looks: Lab;
+  readonly offBy: number;
   /** One normal coat as sprayed, by both models, and which of them holds. */
   readonly mlPerCoat: number;
   readonly filmMl: number;
@@ -76,7 +80,7 @@ export type StackView = {
 export function stackView(piece: Piece, part: Part, context: PlanContext): StackView {
   const { layers } = layersInOrder(part, context);
   const paintable = part.zones.filter((zone) => zone.bare === undefined).length;
-  const tops = part.zones.map(() => ({ name: 'bare', lab: null as Lab | null, um: 0 }));
+  const tops = part.zones.map(() => ({ name: 'bare', lab: null as Lab | null, looks: null as Lab | null, um: 0 }));
   const darkGrounds: string[] = [];
   const views = layers.map(({ resolved, zones }) => {
     const laidCoats = context.history
@@ -85,6 +89,10 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     const grounds = zones.map((zone) => tops[zone]).filter((top) => top.lab !== null);
     const asks = (resolved.role === 'colour' || resolved.role === 'metallic') && !resolved.transparent && grounds.length > 0;
     const hides = asks ? Math.max(...grounds.map((ground) => coatsToHide(ground.lab as Lab, resolved.lab, resolved.share).coats)) : null;
+    const looks = looksOver(
+      resolved,
+      zones.map((zone) => tops[zone].looks),
+    );
     const dark = asks ? grounds.find((ground) => !groundSuits(ground.lab as Lab, resolved.lab)) : undefined;
     if (dark && laidCoats === 0) darkGrounds.push(`${resolved.name} hides weakly: it wants a white or light ground, not ${dark.name}.`);
     const amount = coatAmount(
@@ -101,7 +109,12 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     const um = coats * resolved.filmUm - (flatted ? FLATTING_TAKES_UM : 0);
     const ml = amount.mlPerCoat * coats;
     for (const zone of zones)
-      tops[zone] = { name: resolved.name, lab: resolved.role === 'clear' ? tops[zone].lab : resolved.lab, um: tops[zone].um + um };
+      tops[zone] = {
+        name: resolved.name,
+        lab: resolved.role === 'clear' ? tops[zone].lab : resolved.lab,
+        looks: resolved.role === 'clear' ? tops[zone].looks : looks.lab,
+        um: tops[zone].um + um,
+      };
     return {
       layerId: resolved.layer.id,
       name: resolved.name,
@@ -117,6 +130,8 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       everywhere: zones.length === paintable,
       coatsToHide: hides,
       groundName: grounds[0]?.name ?? 'bare',
+      looks: looks.lab,
+      offBy: looks.offBy,
       mlPerCoat: amount.mlPerCoat,
       filmMl: amount.filmMl,
       sweepsMl: amount.sweepsMl,
@@ -143,6 +158,19 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     ),
     edgeSteps: part.edges.filter(({ mm }) => mm > 0).flatMap((edge) => edgeOfStack(edge, part, layers)),
   };
+}
+
+/** A layer over each of its grounds, as it will look where it is furthest from its own colour; a clear shows what is below. */
+function looksOver(layer: ResolvedLayer, grounds: readonly (Lab | null)[]): { readonly lab: Lab; readonly offBy: number } {
+  const { role, lab, share, transparent, weights } = layer;
+  const coats = normalCoats(weights);
+  const over = grounds.flatMap((ground) => {
+    if (role === 'clear') return ground ? [ground] : [];
+    if (!ground) return [];
+    return [transparent ? overTransparent(ground, lab, coats) : overGround(ground, lab, share, coats)];
+  });
+  const worst = over.map((own) => ({ lab: own, offBy: colourDifference(own, lab) })).sort((a, b) => b.offBy - a.offBy)[0];
+  return worst ?? { lab, offBy: 0 };
 }
 
 /** The thickest layer that covers one zone of an edge and not the other: where it ends stands a step. */

@@ -1,6 +1,7 @@
 import type { Layer, Part, Product, Zone } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
-import { counted } from '#core/units/index';
+import { besideWords } from '#core/colour/index';
+import { counted, listed } from '#core/units/index';
 import {
   type Announcements,
   closestCenter,
@@ -21,6 +22,9 @@ import { PaintStrip } from '../../../views/paint.tsx';
 import { WhereOn } from '../../../views/WhereOn.tsx';
 import { LayerOptions } from './LayerOptions.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
+
+/** A look further than this from the paint's own is worth a word, ΔE: what two people begin to see in hand. */
+const SEEN_OFF = 2;
 
 /** The layers from top to bottom: drag to swap, more or fewer coats, flat after, take out. Laid film cannot be moved. */
 export function LayerList({
@@ -166,6 +170,18 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
               hides in {view.coatsToHide}
             </Why>
             {short && <strong className="ml-1 text-ink">ground will show</strong>}
+          </span>
+        )}
+        {view && view.role !== 'clear' && view.offBy >= SEEN_OFF && (
+          <span className="second ml-2 flex shrink-0 items-center gap-1 text-small">
+            <PaintStrip lab={view.looks} className="h-5 w-5" />
+            <Why
+              title="What it will look like"
+              text={`Over ${view.groundName} ${counted(layer.coats, 'coat')} come to ΔE ${view.offBy.toFixed(1)} from its own colour: ${listed(besideWords(view.looks, view.lab)) || 'hardly to be told'}. Judge a dried tile.`}
+              source="default"
+            >
+              will look so
+            </Why>
           </span>
         )}
       </span>
