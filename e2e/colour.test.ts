@@ -25,7 +25,7 @@ const leftOf = async (name: string) => {
 };
 
 describe('a colour no can has', () => {
-  it('goes from a reading to a recipe to a jar to a layer, and one that went too far is brought back', async () => {
+  it('goes from a reading or a picture to a recipe to a jar, and one that went too far is brought back', async () => {
     const { page, context, errors } = await openPage(browser, server.url);
     await page.goto(`${server.url}/colour`);
     await page.getByRole('button', { name: 'Another colour' }).click();
@@ -35,6 +35,21 @@ describe('a colour no can has', () => {
     await page.getByLabel('as it was read').fill('#cdbb95');
     await page.getByRole('button', { name: 'Take it' }).click();
     await page.getByRole('heading', { name: 'A colour like #cdbb95' }).waitFor();
+    await page.getByRole('button', { name: 'From a picture' }).click();
+    await page.getByLabel('or one of a piece').selectOption({ label: 'Tram no. 7, detail, before' });
+    const picture = page.getByRole('button', { name: /^Mark on/ });
+    await picture.locator('img').waitFor();
+    await expect.poll(async () => (await picture.boundingBox())?.height ?? 0).toBeGreaterThan(200);
+    const box = await picture.boundingBox();
+    if (!box) throw new Error('the picture has no place on the page');
+    await page.getByText('Press on the paint in the picture.').waitFor();
+    await page.mouse.click(box.x + box.width * 0.3, box.y + box.height * 0.45);
+    await page.getByText('Press on the grey card in the picture.').waitFor();
+    await page.mouse.click(box.x + box.width * 0.81, box.y + box.height * 0.55);
+    await page.getByText(/good to ±4 ΔE/).waitFor();
+    await page.getByRole('button', { name: 'Take this colour' }).click();
+    await page.getByRole('heading', { name: 'As on the picture of Tram no. 7' }).waitFor();
+    await page.getByRole('button', { name: /^hobby acrylic, water type/ }).click();
     const additions = page.getByLabel('Additions').getByRole('listitem');
     await expect.poll(() => additions.count()).toBeGreaterThan(1);
     expect(await additions.first().textContent()).toContain('Plover');
