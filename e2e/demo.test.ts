@@ -27,6 +27,7 @@ const PLACES = [
   '/shelf',
   '/buying',
   '/colour',
+  '/colour/labels',
   '/log',
   '/workshop',
   '/pieces/tram/masking?view=details',
@@ -241,7 +242,7 @@ describe('planning at the desk', () => {
     const path = join(folder, 'out.zip');
     await download.saveAs(path);
     const files = unzipSync(new Uint8Array(readFileSync(path)));
-    expect(Object.keys(files).filter((name) => name.startsWith('pictures/'))).toHaveLength(7);
+    expect(Object.keys(files).filter((name) => name.startsWith('pictures/'))).toHaveLength(8);
     const exported = JSON.parse(strFromU8(files['workshop.json']));
     expect(exported.facts.pieces).toHaveLength(9);
     const junk = join(folder, 'junk.json');

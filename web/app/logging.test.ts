@@ -3,6 +3,7 @@ import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { LogEvent } from '#core/facts/index';
 import { EMPTY_FACTS } from '#core/facts/index';
+import { jsonAnswer, stubRequests } from './requestStub.ts';
 
 /** The list of entries still to be sent: one for all tabs, one row an entry, nothing lost and nothing stuck. */
 
@@ -15,25 +16,16 @@ let portions: number[];
 let answer: (events: readonly LogEvent[]) => Sent | 'away';
 
 function stubServer(): void {
-  const json = (status: number, body: object) =>
-    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
-  vi.stubGlobal(
-    'Request',
-    class extends Request {
-      constructor(url: string, init?: RequestInit) {
-        super(new URL(url, 'http://127.0.0.1'), init);
-      }
-    },
-  );
-  vi.stubGlobal('fetch', async (request: Request) => {
-    if (!request.url.endsWith('/events')) return json(200, { facts: EMPTY_FACTS, revisions: {}, changes: 0, demo: false, setAside: 0 });
+  stubRequests(async (request) => {
+    if (!request.url.endsWith('/events'))
+      return jsonAnswer(200, { facts: EMPTY_FACTS, revisions: {}, changes: 0, demo: false, setAside: 0 });
     const { events } = (await request.json()) as { events: LogEvent[] };
     const said = answer(events);
     if (said === 'away') throw new TypeError('Failed to fetch');
     portions.push(events.length);
-    if (said.status >= 400) return json(said.status, { title: said.title ?? 'No.', mend: 'Mend it.' });
+    if (said.status >= 400) return jsonAnswer(said.status, { title: said.title ?? 'No.', mend: 'Mend it.' });
     taken.push(...events.map(({ id }) => id).filter((id) => !taken.includes(id)));
-    return json(200, { added: events.length });
+    return jsonAnswer(200, { added: events.length });
   });
 }
 

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { EMPTY_FACTS, type Piece } from '#core/facts/index';
 import { layer, part, piece } from '#core/invented/index';
 import { workshopApi } from '../api/workshopApi.ts';
+import { jsonAnswer, stubRequests } from './requestStub.ts';
 import { store } from './store.ts';
 import { saveFact, showsNow } from './useFacts.ts';
 
@@ -15,19 +16,9 @@ let stored: { piece: Piece; revision: number };
 let answers: (() => void)[];
 
 function stubServer(): void {
-  const json = (status: number, body: object) =>
-    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
-  vi.stubGlobal(
-    'Request',
-    class extends Request {
-      constructor(url: string, init?: RequestInit) {
-        super(new URL(url, 'http://127.0.0.1'), init);
-      }
-    },
-  );
-  vi.stubGlobal('fetch', async (request: Request) => {
+  stubRequests(async (request) => {
     if (request.method === 'GET')
-      return json(200, {
+      return jsonAnswer(200, {
         facts: { ...EMPTY_FACTS, pieces: [stored.piece] },
         revisions: { 'pieces/bell': stored.revision },
         changes: stored.revision,
@@ -35,10 +26,10 @@ function stubServer(): void {
         setAside: 0,
       });
     const { value, revision } = (await request.json()) as { value: Piece; revision: number };
-    if (revision !== stored.revision) return json(409, { title: 'Stale.', mend: 'Read it again.' });
+    if (revision !== stored.revision) return jsonAnswer(409, { title: 'Stale.', mend: 'Read it again.' });
     stored = { piece: value, revision: revision + 1 };
     await new Promise<void>((resolve) => answers.push(resolve));
-    return json(200, { revision: stored.revision });
+    return jsonAnswer(200, { revision: stored.revision });
   });
 }
 

@@ -1,13 +1,18 @@
-import { additionsFor, hexOf, likeness, type Portion } from '#core/colour/index';
+import { additionsFor, DROP_ML, hexOf, likeness, type Portion } from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
 import type { BenchPaint } from '#core/mixing/index';
 import { counted } from '#core/units/index';
+import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 
 const LOOK = { match: 'near enough: compare dry', family: 'nearly: look closely', other: 'not there yet' } as const;
 
+/** Nobody counts more than this: a syringe or the cup’s marks do. */
+const MANY_DROPS = 25;
+
 /** Each paint as it is poured, with what the cup should look like by then. */
 export function Additions({ portions, paints, target }: { portions: readonly Portion[]; paints: readonly BenchPaint[]; target: Lab }) {
+  const words = useWords();
   const stages = additionsFor(portions, paints, target);
   return (
     <ol className="mt-2 flex flex-wrap gap-2" aria-label="Additions">
@@ -25,6 +30,7 @@ export function Additions({ portions, paints, target }: { portions: readonly Por
             <p className="figure mt-1">
               {at === 0 ? '' : '+ '}
               {counted(stage.drops, 'drop')}
+              {stage.drops >= MANY_DROPS ? `, ${words.volume(Math.round(stage.drops * DROP_ML * 10) / 10)}` : ''}
               {at === 0 ? '' : ', look'}
             </p>
             <span aria-hidden className="mt-2 block h-14 border border-[#8c8c8c]" style={{ background: hexOf(stage.lab) }} />

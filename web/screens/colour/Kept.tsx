@@ -2,6 +2,7 @@ import { shelfCans } from '#core/buying/index';
 import type { Product } from '#core/facts/index';
 import { plain } from '#core/facts/index';
 import { listed } from '#core/units/index';
+import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
@@ -53,6 +54,11 @@ export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
           </li>
         ))}
       </ul>
+      {mixes.length > 0 && (
+        <Link to="/colour/labels" className="linklike mt-2 inline-block">
+          Labels for the jars
+        </Link>
+      )}
     </aside>
   );
 }

@@ -110,6 +110,10 @@ function fieldsOf(target: Target, recipe: Recipe | undefined, nearest: Nearest |
   ];
 }
 
+function shortName(range: Range, id: string): string {
+  return range.paints.find((paint) => paint.id === id)?.product.name ?? 'paint';
+}
+
 function labText({ lab }: Target): string {
   return `L ${Math.round(lab.l)}, a ${Math.round(lab.a)}, b ${Math.round(lab.b)}`;
 }
@@ -162,6 +166,12 @@ function TheRecipe({
   return (
     <>
       <h3 className="mt-5 font-[650] text-ink">Into the cup, the light first</h3>
+      {cup.portions[0].drops > recipe.portions[0].drops && (
+        <p className="second">
+          A small trial first: {listed(recipe.portions.map(({ id, drops }) => `${drops} ${shortName(range, id)}`))}. Dry, compared, then the
+          cup in the same proportion.
+        </p>
+      )}
       <Additions portions={cup.portions} paints={range.paints} target={target.lab} />
       {cup.scarcest && (
         <p className="mt-3 flex justify-between gap-4 border-y border-hairline py-2">
