@@ -10,7 +10,7 @@ import { useAppSelector } from './store.ts';
 export function Notices() {
   const { state } = usePlan();
   const { events, refused, away, reason, keeps } = useAppSelector((root) => root.outbox);
-  const waiting = away && events.length > 0;
+  const waiting = (away || state.asLastSeen) && events.length > 0;
   return (
     <div className="noprint mx-auto max-w-[1480px] px-3 empty:hidden sm:px-6" aria-live="polite">
       {state.asLastSeen && (

@@ -90,6 +90,29 @@ describe('two tabs, the server away', () => {
         .sort(),
     ).toEqual(['a', 'meanwhile']);
   });
+  it('tell one another that it is away, and that it has answered', async () => {
+    const channel: { onmessage: ((message: { data: unknown }) => void) | null }[] = [];
+    vi.stubGlobal(
+      'BroadcastChannel',
+      class {
+        onmessage: ((message: { data: unknown }) => void) | null = null;
+        constructor() {
+          channel.push(this);
+        }
+        postMessage(data: unknown) {
+          for (const other of channel) if (other !== this) other.onmessage?.({ data });
+        }
+      },
+    );
+    const [one, two] = [await tab(), await tab()];
+    answer = () => 'away';
+    await one.logEvents([note('a')]);
+    await vi.waitFor(() => expect(two.outbox()).toMatchObject({ away: true, events: [note('a')] }));
+    answer = () => ({ status: 200 });
+    await one.sendWaiting();
+    await vi.waitFor(() => expect(two.outbox()).toMatchObject({ away: false, events: [] }));
+    expect(taken).toEqual(['a']);
+  });
   it('say that it is away, and what the disk says', async () => {
     const one = await tab();
     answer = () => 'away';

@@ -5,9 +5,22 @@ import { discardRefused, keep, keepRefused, keptLog, letGo } from './keptHere.ts
 import { answered, type Refused, read, serverAway } from './outbox.ts';
 import { store } from './store.ts';
 
-/** Tabs tell one another when what is kept has changed. */
+/** What one tab tells the others: only one of them sends, and all are to know how that went. */
+type Word = { readonly is: 'changed' } | { readonly is: 'answered' } | { readonly is: 'away'; readonly reason: string | null };
+
 const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('enamelos-kept');
-if (tabs) tabs.onmessage = () => void readKept();
+if (tabs) tabs.onmessage = ({ data }: MessageEvent<Word>) => heard(data);
+
+function heard(word: Word): void {
+  if (word.is === 'changed') void readKept();
+  else store.dispatch(word.is === 'away' ? serverAway(word.reason) : answered());
+}
+
+/** Known here and in every other tab. */
+function tell(word: Exclude<Word, { is: 'changed' }>): void {
+  heard(word);
+  tabs?.postMessage(word);
+}
 
 /** Takes what the browser keeps into this page. */
 export async function readKept(): Promise<void> {
@@ -15,7 +28,7 @@ export async function readKept(): Promise<void> {
 }
 
 async function keptChanged(): Promise<void> {
-  tabs?.postMessage('changed');
+  tabs?.postMessage({ is: 'changed' } satisfies Word);
   await readKept();
 }
 
@@ -52,7 +65,7 @@ async function sendAll(): Promise<void> {
     const events = waiting.slice(0, portion);
     const answer = await sendPortion(events);
     if (answer.state === 'away') {
-      store.dispatch(serverAway(answer.reason));
+      tell({ is: 'away', reason: answer.reason });
       return;
     }
     if (answer.state === 'refused' && events.length > 1) {
@@ -63,7 +76,7 @@ async function sendAll(): Promise<void> {
     if (answer.state === 'refused') await keepRefused({ id: events[0].id, event: events[0], ...answer.problem });
     else await arrivedOf(events);
     await keptChanged();
-    store.dispatch(answered());
+    tell({ is: 'answered' });
   }
 }
 

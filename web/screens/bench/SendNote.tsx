@@ -7,7 +7,8 @@ import { useAppSelector } from '../../app/store.ts';
 export function SendNote() {
   const { state } = usePlan();
   const { events, refused, away, reason, keeps } = useAppSelector((state) => state.outbox);
-  const waiting = away ? events.length : 0;
+  // A page that opened while the server was away has not tried yet, and knows all the same.
+  const waiting = away || state.asLastSeen ? events.length : 0;
   const [hasWaited, setHasWaited] = useState(false);
   useEffect(() => {
     if (waiting > 0) setHasWaited(true);

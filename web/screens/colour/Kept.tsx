@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
-import type { Target } from './target.ts';
+import { mixAgain, type Target } from './target.ts';
 
 /** What was mixed here: recipe, what is left, and the way to mix it again. */
 export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
@@ -40,14 +40,7 @@ export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
             <button
               type="button"
               className="mt-1 ml-[22px] underline decoration-dotted underline-offset-4"
-              onClick={() =>
-                onAgain({
-                  name: product.name,
-                  lab: product.lab,
-                  mixId: product.id,
-                  ...(product.mix?.forPieceId ? { pieceId: product.mix.forPieceId } : {}),
-                })
-              }
+              onClick={() => onAgain(mixAgain(product))}
             >
               mix it again
             </button>
