@@ -10,8 +10,11 @@ import { tapeSafety } from './tapeSafety.ts';
 
 /** A wait for tape-safe, in evening-minutes (BRIEF §9). */
 const WAIT_COST = 30;
-/** 60 evening-minutes × the chance that tape on a tape-safe film lifts it (BRIEF §9). */
-const LIFTING_COST = 60 * 0.02;
+/** Chance that tape lifts the film below it: once that is tape-safe, and forced as soon as it bears a hand (BRIEF §9). */
+export const TAPE_LIFTS = { safe: 0.02, forced: 0.25 } as const;
+/** What a lifted edge takes to mend, evening-minutes. */
+export const LIFTED_MINUTES = 60;
+const LIFTING_COST = LIFTED_MINUTES * TAPE_LIFTS.safe;
 const SCUFF_AT_100CM2 = 3;
 
 /** One colour going on: its place, the sets of painted and of open colours before it, and whether it too is left open. */

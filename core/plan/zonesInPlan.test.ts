@@ -354,3 +354,30 @@ describe('decals', () => {
     expect(verdictOf(result, 'number')?.below).toMatchObject({ verdict: 'care', because: expect.stringContaining('silver') });
   });
 });
+
+describe('a mask forced before its film is tape-safe', () => {
+  const families = [
+    ['acrylic-lacquer', false],
+    ['alkyd-enamel', true],
+  ] as const;
+  it.each(families)('on %s is told with its moment where it would save an evening: %s', (family, told) => {
+    const light = wanted('light', family, 'colour', {
+      covers: ['waist-one'],
+      wanted: { family, role: 'colour', name: 'light', lab: { l: 90, a: 0, b: 0 } },
+    });
+    const result = planOf(
+      twoTone({
+        layers: [
+          primer(),
+          light,
+          { ...colour('dark', 20, ['waist-other']), wanted: { family, role: 'colour', name: 'dark', lab: { l: 20, a: 0, b: 0 } } },
+        ],
+      }),
+    );
+    const [mask] = steps(result, 'mask');
+    const last = steps(result, 'coat').findLast((step) => at(step) < at(mask));
+    if (!told) return expect(mask.forcedFrom ?? at(mask)).toBeLessThanOrEqual(at(mask));
+    expect(mask.forcedFrom).toBeGreaterThan(last?.placed?.end ?? Number.POSITIVE_INFINITY);
+    expect(mask.forcedFrom).toBeLessThan(at(mask) - 60);
+  });
+});

@@ -17,6 +17,8 @@ export type PlannedStep = Step & {
   readonly missedUntil: Minute | null;
   /** What has to be done with the part once the step is done. */
   readonly afterwards?: string;
+  /** A mask: when its film bears a hand, though not yet tape; absent where tape need not wait. */
+  readonly forcedFrom?: Minute;
   /** What hangs wet while this throws dust or overspray: moved or covered first. */
   readonly wetNearby?: WetNearby;
 };

@@ -1,5 +1,6 @@
 import type { DryingClocks } from '#core/drying/index';
 import type { Gap, Placed, Schedule } from '#core/schedule/index';
+import { type EndOf, timesOf } from '../films/index.ts';
 import { allowedBy, gapOf, stepsLookedAt } from '../steps/index.ts';
 import type { Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
@@ -57,6 +58,19 @@ function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => 
 const DRY_BOX =
   'then into a dry box, or wrapped tight in film where none is large enough, with a bag of drying agent; bare steel rusts within hours in the open';
 
+/** Sooner than this by force is worth no risk, minutes. */
+const WORTH_FORCING = 60;
+
+/** When a mask that waits for tape-safe films could be forced: once all of them bear a hand. */
+function forcedMask(step: Step, placed: Placed, clocks: DryingClocks, endOf: EndOf): Minute | null {
+  const films =
+    step.stage === 'mask' ? step.constraints.flatMap(({ rule }) => (rule.is === 'stage' && rule.stage === 'tape' ? [rule.film] : [])) : [];
+  const hands = films.map((film) => timesOf(film, clocks, endOf).handle);
+  if (hands.length === 0 || hands.includes(null)) return null;
+  const from = Math.max(...(hands as Minute[]));
+  return from + WORTH_FORCING < placed.start ? from : null;
+}
+
 /** All steps with their places, their windows, and what has to be done with the part afterwards. */
 export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks): PlannedStep[] {
   const why = whyUnplaced(steps, result);
@@ -71,7 +85,14 @@ export function withWindows(steps: readonly Step[], result: Schedule, clocks: Dr
       if (inTime && inTime.to !== null && placed.start > inTime.to + 1e-6) for (const id of stepsLookedAt(constraint)) boxed.add(id);
     }
     const gaps = step.constraints.map((constraint) => gapOf(step.id, constraint, clocks));
-    return { ...step, minutes: Math.round(placed.end - placed.start), placed, ...windowOf(placed, result, gaps) };
+    const forcedFrom = forcedMask(step, placed, clocks, endOf);
+    return {
+      ...step,
+      minutes: Math.round(placed.end - placed.start),
+      placed,
+      ...windowOf(placed, result, gaps),
+      ...(forcedFrom === null ? {} : { forcedFrom }),
+    };
   });
   return planned.map((step) => (boxed.has(step.id) ? { ...step, afterwards: DRY_BOX } : step));
 }

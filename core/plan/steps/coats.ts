@@ -192,16 +192,16 @@ class Coating {
     const { part } = this.#chain.of;
     for (const { film } of this.#films.under(placed)) {
       const joint = inService(part, placed, this.#jointOn(film, placed));
-      if (this.#isJudged(placed, film)) continue;
-      this.#joints.push({
-        partId: part.id,
-        layerId: placed.resolved.layer.id,
-        belowLayerId: film?.layerId ?? null,
-        joint,
-        laid,
-        ...(film === null && this.#on.keepsPaint ? { onOldPaint: true } : {}),
-        ...(film && !laid ? thisMinute(part, film, placed, this.#context) : {}),
-      });
+      if (!this.#isJudged(placed, film))
+        this.#joints.push({
+          partId: part.id,
+          layerId: placed.resolved.layer.id,
+          belowLayerId: film?.layerId ?? null,
+          joint,
+          laid,
+          ...(film === null && this.#on.keepsPaint ? { onOldPaint: true } : {}),
+          ...(film && !laid ? thisMinute(part, film, placed, this.#context) : {}),
+        });
       if (joint.verdict === 'stop' && !laid) this.#chain.stop(joint.answer.because);
     }
   }

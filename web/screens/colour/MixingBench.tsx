@@ -143,6 +143,7 @@ function TheRecipe({
   const [typedMl, setTypedMl] = useState(String(USUAL_CUP_ML));
   const [name, setName] = useState(capital(target.name).slice(0, 60));
   const [problem, setProblem] = useState('');
+  const [mixing, setMixing] = useState(false);
   const ml = parseNumber(typedMl) ?? 0;
   const cup = cupFor(recipe, ml > 0 ? ml : USUAL_CUP_ML, range.paints);
   const mix = async () => {
@@ -158,9 +159,13 @@ function TheRecipe({
       toIso(nowMinute()),
       newId,
     );
-    if (!made || !(await save('products', made.product))) return;
+    if (!made) return;
     setProblem('');
-    await logEvents([made.event]);
+    setMixing(true);
+    const kept = await save('products', made.product);
+    if (kept) await logEvents([made.event]);
+    setMixing(false);
+    if (!kept) return;
     onMixed({ ...target, name: made.product.name, mixId: made.product.id });
   };
   return (
@@ -193,7 +198,7 @@ function TheRecipe({
       <SmallForm label="Mix it" problem={problem} onSend={() => void mix()}>
         <SmallField label="cup, mL" width="!w-24 font-mono" inputMode="decimal" value={typedMl} onText={setTypedMl} />
         <SmallField label="called" width="!w-64" value={name} onText={setName} />
-        <button type="submit" className="act !bg-ink !text-page">
+        <button type="submit" className="act !bg-ink !text-page" disabled={mixing}>
           Mix it
         </button>
         {children}

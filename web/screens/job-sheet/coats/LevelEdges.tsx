@@ -1,14 +1,18 @@
-import type { Family, Part } from '#core/facts/index';
+import { typicalPack } from '#core/buying/index';
+import { resolveLayer } from '#core/coats/index';
+import type { Facts, Family, Part } from '#core/facts/index';
 import { type EdgeFilm, levellings } from '#core/masking/index';
 import type { LayerView, StackView } from '#core/plan/index';
 import { areaMm2 } from '#core/survey/index';
+import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
 const WAYS = { 'more-clear': 'More clear', 'flat-edge': 'Flat the edge alone', respray: 'Respray beside it' } as const;
 
-/** The steps at tape edges, and three ways to level each: film left, days, minutes and paint side by side. */
+/** The steps at tape edges, and three ways to level each: film left, days, minutes, paint and what it costs side by side. */
 export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
   const words = useWords();
+  const { facts } = usePlan();
   if (stack.edgeSteps.length === 0) return null;
   const layerOf = (id: string | null) => stack.layers.find((layer) => layer.layerId === id);
   const clear = stack.layers.findLast((layer) => layer.role === 'clear');
@@ -41,8 +45,10 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
                   <span className="second">
                     {Math.round(way.stepLeftUm)} µm of step and {Math.round(way.filmLeftUm)} µm of film left,{' '}
                     {words.duration(Math.max(1, Math.round(way.minutes)))} more
-                    {way.ml > 0 ? `, ${words.volume(way.ml)} of paint` : ''}, after {words.duration(Math.round(way.days * 24 * 60))} of
-                    drying.
+                    {way.ml > 0
+                      ? `, ${words.volume(way.ml)} of paint, about ${words.money(paintCost(part, way.way === 'respray' ? edge.besideLayerId : clear?.layerId, way.ml, facts))}`
+                      : ''}
+                    , after {words.duration(Math.round(way.days * 24 * 60))} of drying.
                   </span>
                 </li>
               ))}
@@ -52,6 +58,15 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
       })}
     </section>
   );
+}
+
+/** What so much of a layer's paint costs by its usual pack, minor units; nothing where there is no such layer. */
+function paintCost(part: Part, layerId: string | null | undefined, ml: number, facts: Facts): number {
+  const layer = part.layers.find(({ id }) => id === layerId);
+  if (!layer) return 0;
+  const { product, family, role, hand } = resolveLayer(layer, facts);
+  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
+  return Math.round((ml / pack.ml) * pack.price);
 }
 
 function filmOf({ name, family, um, coats, mlPerCoat }: LayerView): EdgeFilm {

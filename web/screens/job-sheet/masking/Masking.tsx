@@ -19,6 +19,7 @@ import { Lines } from './Lines.tsx';
 import { OrderCosts } from './OrderCosts.tsx';
 import { OrderPictures } from './OrderPictures.tsx';
 import { PartDrawing } from './PartDrawing.tsx';
+import { TracedOnPicture } from './TracedOnPicture.tsx';
 import { Stencils } from './Stencils.tsx';
 import { TapeSteps } from './TapeSteps.tsx';
 import { TraceZone } from './TraceZone.tsx';
@@ -86,6 +87,7 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
         </h2>
         {order && <p className="mt-1">{sentence(order.because)}</p>}
         <PartDrawing drawn={drawn} looks={looks} chosen={chosen.id} tall={tallestOf(part) / longestOf(part)} onChoose={choose} />
+        <TracedOnPicture piece={piece} part={part} looks={looks} chosen={chosen.id} onChoose={choose} />
         {order && (
           <>
             <h3 className="mt-3 font-[650] text-ink">In this order</h3>

@@ -1,7 +1,8 @@
 import type { Part } from '#core/facts/index';
-import { tapesFor } from '#core/masking/index';
+import { LIFTED_MINUTES, TAPE_LIFTS, tapesFor } from '#core/masking/index';
 import type { PlannedStep } from '#core/plan/index';
 import { dividedPart } from '#core/zones/index';
+import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
 /** Tape that stays longer than this is worth a word, minutes. */
@@ -10,6 +11,7 @@ const LONG_TAPE = 26 * 60;
 /** Tape in a line, then each mask with when it goes on and comes off. */
 export function TapeSteps({ part, steps }: { part: Part; steps: readonly PlannedStep[] }) {
   const words = useWords();
+  const { plan } = usePlan();
   const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
   const tapes = tapesFor(dividedPart(part).edges.map((edge) => ({ ...edge, mm: edge.mm * part.copies })));
   const longest = Math.max(0, ...staysOn(steps));
@@ -41,6 +43,12 @@ export function TapeSteps({ part, steps }: { part: Part; steps: readonly Planned
                   <span className="font-[650] text-ink">{step.title}</span>
                   <span className="second block text-small">{step.detail}</span>
                   <span className="second block text-small">{step.placed ? step.placed.hold.text : step.unplacedWhy}</span>
+                  {step.forcedFrom !== undefined && step.forcedFrom > plan.now && (
+                    <span className="second block text-small">
+                      Forced from {words.moment(step.forcedFrom)}, when the film bears a hand: one mask in four lifts it then, one in fifty
+                      once it is tape-safe. That risk is worth {forcingCost()} min; force it only where an evening saved is worth more.
+                    </span>
+                  )}
                 </span>
                 <span className="figure">{step.minutes} min</span>
               </li>
@@ -50,6 +58,10 @@ export function TapeSteps({ part, steps }: { part: Part; steps: readonly Planned
       )}
     </>
   );
+}
+
+function forcingCost(): number {
+  return Math.round(LIFTED_MINUTES * (TAPE_LIFTS.forced - TAPE_LIFTS.safe));
 }
 
 function staysOn(steps: readonly PlannedStep[]): number[] {
