@@ -28,13 +28,15 @@ export function Held({ piece, part }: { piece: Piece; part: Part }) {
   return (
     <section className="sheet" aria-label="Held">
       <h2>Held</h2>
-      <Chips
-        legend="By what"
-        hideLegend
-        options={HOLDS.map((value) => ({ value, label: value }))}
-        value={hold?.by}
-        onChange={(by) => keep({ ...hold, by }, by === 'clip' ? 'The clip is wrapped before paint.' : 'Noted.')}
-      />
+      <div className="mt-2">
+        <Chips
+          legend="By what"
+          hideLegend
+          options={HOLDS.map((value) => ({ value, label: value }))}
+          value={hold?.by}
+          onChange={(by) => keep({ ...hold, by }, by === 'clip' ? 'The clip is wrapped before paint.' : 'Noted.')}
+        />
+      </div>
       {hold && (
         <>
           {field('touching, where nobody looks', 'spot', 'front screw hole')}
