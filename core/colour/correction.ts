@@ -33,6 +33,8 @@ const STEP = 4;
 /** More than so many times the cup nobody pours in. */
 const MOST_GROWTH = 4;
 const WORTH_SAVING = 2;
+/** A large cup is corrected in steps of several drops, about so many to the cup. */
+const STEPS_A_CUP = 60;
 
 /** The reading that "too red" stands for: the colour it should have by now, a step off that way. */
 export function readingOf(expected: Lab, astray: Astray): Lab {
@@ -66,8 +68,9 @@ export function correctionFor({ portions, paints, looks, target, tolerance }: Cu
     ingredient: ingredientOf(paint),
     most: paint.ml === undefined ? Number.POSITIVE_INFINITY : Math.floor(paint.ml / DROP_ML + 1e-9),
   }));
+  const grain = Math.max(1, Math.ceil(held / STEPS_A_CUP));
   let best: { additions: Portion[]; lab: Lab; deltaE: number } = { additions: [], lab: looks, deltaE: colourDifference(looks, target) };
-  for (let added = 1; added <= held * MOST_GROWTH && best.deltaE > tolerance; added++) {
+  for (let added = 1; added * grain <= held * MOST_GROWTH && best.deltaE > tolerance; added++) {
     for (const [at, one] of others.entries()) {
       for (const other of others.slice(at)) {
         // A paint by itself, or shared out between two.
@@ -75,12 +78,13 @@ export function correctionFor({ portions, paints, looks, target, tolerance }: Cu
         const to = other === one ? added : added - 1;
         for (let first = from; first <= to; first++) {
           const second = added - first;
-          if (first > one.most || second > other.most) continue;
-          const lab = mixedLab([cup, one.ingredient, other.ingredient], [held, first, second]);
+          const drops = [first * grain, second * grain] as const;
+          if (drops[0] > one.most || drops[1] > other.most) continue;
+          const lab = mixedLab([cup, one.ingredient, other.ingredient], [held, ...drops]);
           const deltaE = colourDifference(lab, target);
           if (deltaE >= best.deltaE - 1e-9) continue;
-          const more = second > 0 ? [{ id: other.ingredient.id, drops: second }] : [];
-          best = { additions: [{ id: one.ingredient.id, drops: first }, ...more], lab, deltaE };
+          const more = second > 0 ? [{ id: other.ingredient.id, drops: drops[1] }] : [];
+          best = { additions: [{ id: one.ingredient.id, drops: drops[0] }, ...more], lab, deltaE };
         }
       }
     }

@@ -248,6 +248,14 @@ describe('a cup that went too far', () => {
       startAgain: false,
     });
   });
+  it('of any size is corrected in a moment, in nearly the same proportion', () => {
+    const looks = readingOf(target, 'too dark');
+    const large = portions.map(({ id, drops }) => ({ id, drops: drops * 400 }));
+    const [small, big] = [portions, large].map((own) => correctionFor({ portions: own, paints, looks, target, tolerance: 2 }));
+    const share = (own: typeof small, cupDrops: number) => own.additions.reduce((sum, { drops }) => sum + drops, 0) / cupDrops;
+    expect(big.within).toBe(small.within);
+    expect(Math.abs(share(big, 8800) - share(small, 22))).toBeLessThan(0.1);
+  });
   it('is begun anew where the paints cannot bring it back', () => {
     const lost = correctionFor({ portions, paints: [paint('red')], looks: labOf('#30342f'), target, tolerance: 2 });
     expect(lost).toMatchObject({ within: false, startAgain: true });

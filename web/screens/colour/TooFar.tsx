@@ -1,19 +1,32 @@
-import { ASTRAY, type Astray, type Correction, type Cup, mixedLab, ingredientOf, type Portion, readingOf } from '#core/colour/index';
+import {
+  ASTRAY,
+  type Astray,
+  type Correction,
+  type Cup,
+  mixedLab,
+  ingredientOf,
+  type Portion,
+  readColour,
+  readingOf,
+} from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
 import type { BenchPaint } from '#core/mixing/index';
 import { counted, listed } from '#core/units/index';
 import { useMemo, useState } from 'react';
 import { useWords } from '../../app/useWords.ts';
 import { Chips } from '../../views/Chips.tsx';
+import { SmallField, SmallForm } from '../../views/SmallField.tsx';
 import { useCorrection } from './useMixWorker.ts';
 
 const TOLERANCE = 2;
 
 /** The cup does not look as it should: what brings it back, or that a fresh one is cheaper. */
 export function TooFar({ portions, paints, target }: { portions: readonly Portion[]; paints: readonly BenchPaint[]; target: Lab }) {
-  const [astray, setAstray] = useState<Astray>();
+  const [look, setLook] = useState<Astray | Lab>();
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState('');
   const cup = useMemo<Cup | null>(() => {
-    if (!astray) return null;
+    if (!look) return null;
     const own = portions.flatMap(({ id, drops }) => {
       const paint = paints.find((candidate) => candidate.id === id);
       return paint ? [{ ingredient: ingredientOf(paint), drops }] : [];
@@ -22,8 +35,9 @@ export function TooFar({ portions, paints, target }: { portions: readonly Portio
       own.map(({ ingredient }) => ingredient),
       own.map(({ drops }) => drops),
     );
-    return { portions, paints, looks: readingOf(expected, astray), target, tolerance: TOLERANCE };
-  }, [astray, portions, paints, target]);
+    const looks = typeof look === 'string' ? readingOf(expected, look) : look;
+    return { portions, paints, looks, target, tolerance: TOLERANCE };
+  }, [look, portions, paints, target]);
   const correction = useCorrection(cup);
   return (
     <section className="mt-6 border-t border-hairline pt-4" aria-label="It went too far">
@@ -34,10 +48,24 @@ export function TooFar({ portions, paints, target }: { portions: readonly Portio
           legend="The cup looks"
           hideLegend
           options={ASTRAY.map((value) => ({ value, label: value }))}
-          value={astray}
-          onChange={setAstray}
+          value={typeof look === 'string' ? look : undefined}
+          onChange={setLook}
         />
       </div>
+      <SmallForm
+        label="A reading of the cup"
+        problem={problem}
+        onSend={() => {
+          const answer = readColour(typed);
+          setProblem(answer.ok ? '' : answer.mend);
+          if (answer.ok) setLook(answer.lab);
+        }}
+      >
+        <SmallField label="or its reading, hex or L a b" width="!w-56 font-mono" value={typed} onText={setTyped} />
+        <button type="submit" className="act !min-h-10">
+          So it looks
+        </button>
+      </SmallForm>
       {correction && <Way correction={correction} paints={paints} />}
     </section>
   );
