@@ -66,6 +66,12 @@ describe('a patch on a picture', () => {
     const cream = labOf('#e6dcc0');
     expect(colourDifference(read(picture(cream, [1.1, 0.9, 0.55]), PAINT).lab, cream)).toBeGreaterThan(8);
   });
+  it('is read in a corner of the picture too, by the quarter that lies on it', () => {
+    const red = labOf('#a03028');
+    const pixels = picture(red, [1, 1, 1]);
+    expect(colourDifference(read(pixels, { x: 0, y: 0, radius: 8 }).lab, red)).toBeLessThan(0.6);
+    expect(colourDifference(read(pixels, { x: SIDE - 1, y: SIDE - 1, radius: 8 }).lab, GREY)).toBeLessThan(0.6);
+  });
   it('tells its spread', () => {
     const calm = read(picture(labOf('#808080'), [1, 1, 1]), PAINT).spread;
     expect(read(picture(labOf('#808080'), [1, 1, 1], 16), PAINT).spread).toBeGreaterThan(calm + 1);
