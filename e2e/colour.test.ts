@@ -73,6 +73,19 @@ describe('a colour no can has', () => {
     await expect.poll(() => leftOf('Sand of the bar')).toBeGreaterThanOrEqual(3 - 1e-6);
     expect(await leftOf('Plover chalk white')).toBeLessThan(before);
 
+    // Once more by its own recipe: the same paint, a second jar; more than the tint gives is refused.
+    const jar = page.getByRole('complementary', { name: 'Kept' }).getByRole('listitem').filter({ hasText: 'Sand of the bar' });
+    await jar.getByRole('button', { name: 'mix it again' }).click();
+    await page.getByText('As it was mixed, the light first').waitFor();
+    await page.getByLabel('cup, mL').fill('300');
+    await page.getByRole('button', { name: 'Mix it', exact: true }).click();
+    await page.getByText(/the cup takes .+: a smaller cup, or another way/).waitFor();
+    await page.getByLabel('cup, mL').fill('1');
+    const once = await leftOf('Sand of the bar');
+    await page.getByRole('button', { name: 'Mix it', exact: true }).click();
+    await expect.poll(() => leftOf('Sand of the bar')).toBeGreaterThan(once + 0.9);
+    expect((await facts()).products.filter((product) => product.name === 'Sand of the bar')).toHaveLength(1);
+
     await page.goto(`${server.url}/shelf`);
     await page.getByText('Sand of the bar').first().waitFor();
     expect(errors).toEqual([]);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_FACTS, type Facts, type LogEvent } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { buyGreedily, leadDays, type PaintNeed, shelfCans, starterShelf, typicalPack, usableMl } from './index.ts';
+import { buyGreedily, leadDays, type PaintNeed, shelfCans, starterShelf, typicalPack, usableMl, usualCost } from './index.ts';
 
 const NOW = 30_000_000;
 const shelf = starterShelf();
@@ -129,6 +129,11 @@ describe('buying', () => {
 });
 
 describe('the usual pack of a paint', () => {
+  it('prices so much of it, of a known paint by its own pack', () => {
+    const own = { ...shelf.products[0], typicalMl: 200, typicalPrice: 1000 };
+    expect(usualCost({ product: own, family: 'acrylic-lacquer', role: 'colour', hand: 'aerosol' }, 30)).toBe(150);
+    expect(usualCost({ family: 'acrylic-lacquer', role: 'colour', hand: 'aerosol' }, 40)).toBe(89);
+  });
   it.each([
     ['acrylic-lacquer', 'colour', undefined, 400],
     ['water-acrylic', 'colour', undefined, 17],

@@ -1,4 +1,4 @@
-import type { Family, Hand, Role } from '#core/facts/index';
+import type { Family, Hand, Product, Role } from '#core/facts/index';
 
 /** Invented typical packs and prices, minor units: used where no offer is known, and then said to be "about". */
 const TYPICAL: Partial<Record<Family, readonly [ml: number, price: number]>> = {
@@ -43,3 +43,11 @@ export const TYPICAL_REDUCER = { ml: 500, price: 690 };
 /** Hobby paints have small bottles of thinner too. */
 export const TYPICAL_HOBBY_THINNER = { ml: 100, price: 390 };
 export const TYPICAL_HARDENER = { ml: 250, price: 1290 };
+
+type Paint = { readonly product?: Product | undefined; readonly family: Family; readonly role: Role; readonly hand: Hand };
+
+/** What so much paint costs by its usual pack, minor units. */
+export function usualCost({ product, family, role, hand }: Paint, ml: number): number {
+  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
+  return Math.round((ml / pack.ml) * pack.price);
+}

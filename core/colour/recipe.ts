@@ -94,7 +94,7 @@ class RecipeSearch {
         const rest = at.length - place - 1;
         for (let own1 = 1; own1 <= Math.min(this.#limits[at[place]], left - rest); own1++) {
           drops[place] = own1;
-          const divisor = divisorOf(common, own1);
+          const divisor = commonDivisor(common, own1);
           if (rest > 0) fill(place + 1, left - own1, divisor);
           // The same proportion was weighed in fewer drops.
           else if (divisor === 1) this.#weigh(at, own, drops);
@@ -184,8 +184,9 @@ function sameRecipe(one: Found, other: Found): boolean {
   );
 }
 
-function divisorOf(a: number, b: number): number {
-  return a === 0 ? b : divisorOf(b % a, a);
+/** The greatest whole number both can be divided by; 0 counts as none yet. */
+export function commonDivisor(a: number, b: number): number {
+  return a === 0 ? b : commonDivisor(b % a, a);
 }
 
 /** Ways to take so many of n. */

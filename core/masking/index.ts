@@ -19,4 +19,4 @@ export {
   totalCost,
 } from './orderTypes.ts';
 export { type TapeSafety, tapeSafety } from './tapeSafety.ts';
-export { LIFTED_MINUTES, TAPE_LIFTS } from './stepCosts.ts';
+export { FORCING_MINUTES } from './stepCosts.ts';

@@ -11,9 +11,11 @@ import { tapeSafety } from './tapeSafety.ts';
 /** A wait for tape-safe, in evening-minutes (BRIEF §9). */
 const WAIT_COST = 30;
 /** Chance that tape lifts the film below it: once that is tape-safe, and forced as soon as it bears a hand (BRIEF §9). */
-export const TAPE_LIFTS = { safe: 0.02, forced: 0.25 } as const;
+const TAPE_LIFTS = { safe: 0.02, forced: 0.25 } as const;
 /** What a lifted edge takes to mend, evening-minutes. */
-export const LIFTED_MINUTES = 60;
+const LIFTED_MINUTES = 60;
+/** What forcing tape early puts at risk, evening-minutes. */
+export const FORCING_MINUTES = Math.round(LIFTED_MINUTES * (TAPE_LIFTS.forced - TAPE_LIFTS.safe));
 const LIFTING_COST = LIFTED_MINUTES * TAPE_LIFTS.safe;
 const SCUFF_AT_100CM2 = 3;
 

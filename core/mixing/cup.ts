@@ -1,5 +1,5 @@
-import { DROP_ML, type Portion, type Recipe } from '#core/colour/index';
-import type { EventOf, Product } from '#core/facts/index';
+import { colourDifference, commonDivisor, DROP_ML, ingredientOf, mixedLab, type Portion, type Recipe } from '#core/colour/index';
+import type { EventOf, Lab, Product } from '#core/facts/index';
 import type { BenchPaint } from './ranges.ts';
 
 /** A recipe as a cup of a size: how many drops of each, whether there is enough, and what is kept of it. */
@@ -25,6 +25,26 @@ export function cupFor({ portions }: Pick<Recipe, 'portions'>, ml: number, paint
   return { portions: filled, ml: drops * times * DROP_ML, scarcest, enough: scarcest === null || scarcest.cups >= 1 };
 }
 
+/**
+ * The recipe a mix was made by, in its smallest whole drops, so that it comes out as it did; null where a paint of it is not
+ * among these any more.
+ */
+export function keptRecipe({ mix }: Product, target: Lab, paints: readonly BenchPaint[]): Recipe | null {
+  const parts = (mix?.parts ?? []).map(({ productId, ml }) => ({
+    paint: paints.find(({ id }) => id === productId),
+    drops: Math.max(1, Math.round(ml / DROP_ML)),
+  }));
+  const known = parts.flatMap(({ paint, drops }) => (paint ? [{ paint, drops }] : []));
+  if (known.length === 0 || known.length < parts.length) return null;
+  const least = known.reduce((divisor, { drops }) => commonDivisor(divisor, drops), 0);
+  const portions = known.map(({ paint, drops }) => ({ id: paint.id, drops: drops / least }));
+  const lab = mixedLab(
+    known.map(({ paint }) => ingredientOf(paint)),
+    portions.map(({ drops }) => drops),
+  );
+  return { portions, lab, deltaE: colourDifference(lab, target), exact: true };
+}
+
 export type MixedPaint = { readonly product: Product; readonly event: EventOf<'mixed'> };
 
 export type Mixing = {
@@ -33,15 +53,17 @@ export type Mixing = {
   readonly cup: CupOfMix;
   readonly paints: readonly BenchPaint[];
   readonly pieceId?: string;
+  /** The mix it is made again of: its jar is filled, no second paint made. */
+  readonly again?: Product;
 };
 
 /** What is kept of a mix: a paint of the main one's sheet, and the entry that fills its jar out of the bottles. */
-export function mixedPaint({ name, recipe, cup, paints, pieceId }: Mixing, at: string, newId: () => string): MixedPaint | null {
+export function mixedPaint({ name, recipe, cup, paints, pieceId, again }: Mixing, at: string, newId: () => string): MixedPaint | null {
   const parts = cup.portions.map(({ id, drops }) => ({ productId: id, ml: drops * DROP_ML }));
   const main = paints.find(({ id }) => id === parts.reduce((most, own) => (own.ml > most.ml ? own : most)).productId);
   if (!main) return null;
   const { share: _share, id: _id, ...like } = main.product;
-  const product: Product = {
+  const product: Product = again ?? {
     ...like,
     id: newId(),
     name,

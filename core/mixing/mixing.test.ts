@@ -5,7 +5,7 @@ import { EMPTY_FACTS, factsSchema, type Facts, type LogEvent } from '#core/facts
 import { toIso } from '#core/units/index';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cupFor, mixedPaint, nearestPaints, rangesOf } from './index.ts';
+import { cupFor, keptRecipe, mixedPaint, nearestPaints, rangesOf } from './index.ts';
 
 const NOW = 30_000_000;
 const starter = starterShelf();
@@ -121,6 +121,23 @@ describe('a mix that is kept', () => {
     const events: LogEvent[] = [event, { id: 'undo', at: toIso(NOW + 1), kind: 'undo', undoes: event.id }];
     const facts = { ...full, products: [...full.products, product], events };
     expect(shelfCans(facts).map(({ leftMl }) => leftMl)).toEqual([100, 60, 30, 50]);
+  });
+  it('is mixed again by its own recipe, at any size, into the same paint', () => {
+    const { product, event } = mixed(8);
+    const again = keptRecipe(product, target, range.paints);
+    expect(again?.portions).toEqual(recipe.portions);
+    expect(again?.deltaE).toBeCloseTo(recipe.deltaE, 9);
+    if (!again) return;
+    const more = mixedPaint(
+      { name: '', recipe: again, cup: cupFor(again, 16, range.paints), paints: range.paints, again: product },
+      toIso(NOW + 5),
+      newId,
+    );
+    expect(more?.product).toBe(product);
+    const facts = { ...full, products: [...full.products, product], events: [event, ...(more ? [more.event] : [])] };
+    expect(usableMl(shelfCans(facts), product.id, 0)).toBeGreaterThanOrEqual(24);
+    expect(keptRecipe(product, target, range.paints.slice(1))).toBeNull();
+    expect(keptRecipe(white, target, range.paints)).toBeNull();
   });
   it('may go into another mix', () => {
     const { product, event } = mixed(8);

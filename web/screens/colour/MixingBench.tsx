@@ -1,6 +1,6 @@
 import { besideWords, likeness, LIKENESS_WORDS, type Recipe, type RecipeWish } from '#core/colour/index';
-import { plain } from '#core/facts/index';
-import { cupFor, likeliestRange, mixedPaint, type Nearest, nearestPaints, type Range } from '#core/mixing/index';
+import { plain, type Product } from '#core/facts/index';
+import { cupFor, keptRecipe, likeliestRange, mixedPaint, type Nearest, nearestPaints, type Range } from '#core/mixing/index';
 import { capital, counted, listed, parseNumber, toIso } from '#core/units/index';
 import { useMemo, useState } from 'react';
 import { logEvents } from '../../app/logging.ts';
@@ -25,7 +25,9 @@ const TOO_FAR = 10;
 /** From the colour wanted to a cup of it. */
 export function MixingBench({ target, ranges, onMixed }: { target: Target; ranges: readonly Range[]; onMixed: (target: Target) => void }) {
   const { facts } = usePlan();
-  const [family, setFamily] = useState(() => likeliestRange(ranges, target.lab)?.family);
+  const again = facts.products.find(({ id }) => id === target.mixId);
+  const ownFamily = again && facts.sheets.find(({ id }) => id === again.sheetId)?.family;
+  const [family, setFamily] = useState(() => ownFamily ?? likeliestRange(ranges, target.lab)?.family);
   const [way, setWay] = useState(0);
   const [mixesToo, setMixesToo] = useState(false);
   const chosen = ranges.find((own) => own.family === family) ?? ranges[0];
@@ -37,7 +39,9 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
     () => (range && range.paints.length > 0 ? { target: target.lab, paints: range.paints, maxPaints: MOST_PAINTS, drops: DROPS } : null),
     [range, target.lab],
   );
-  const recipes = useRecipes(wish);
+  const found = useRecipes(wish);
+  const kept = again && range?.family === ownFamily && chosen ? keptRecipe(again, target.lab, chosen.paints) : null;
+  const recipes = kept ? [kept, ...(found ?? [])] : found;
   const recipe = recipes?.[way % recipes.length];
   const nearest = nearestPaints(facts, target.lab, 2).find(({ product }) => product.id !== target.mixId);
   return (
@@ -65,7 +69,13 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
           There is no opaque colour on the shelf to mix from. Enter what you have under Paint shelf and the recipe stands here.
         </p>
       )}
-      {range && !recipe && <p className="second mt-4">Looking for the nearest recipe …</p>}
+      {range && !recipe && (
+        <p className="second mt-4">
+          {wish && !found
+            ? 'Looking for the nearest recipe …'
+            : 'Nothing is left in this range but earlier mixes: let them go into it, or take another range.'}
+        </p>
+      )}
       {range && recipe && recipe.deltaE > TOO_FAR && (
         <p className="mt-4 font-[650]">
           Nothing in {range.name} mixes to it: the nearest is ΔE {recipe.deltaE.toFixed(0)} off.{' '}
@@ -81,7 +91,7 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
         </p>
       )}
       {range && recipe && recipe.deltaE <= TOO_FAR && recipe.portions.length > 1 && (
-        <TheRecipe target={target} range={range} recipe={recipe} onMixed={onMixed}>
+        <TheRecipe target={target} range={chosen} recipe={recipe} again={recipe === kept ? again : undefined} onMixed={onMixed}>
           {recipes && recipes.length > 1 && (
             <button type="button" className="act" onClick={() => setWay(way + 1)}>
               Another way
@@ -129,12 +139,15 @@ function TheRecipe({
   target,
   range,
   recipe,
+  again,
   onMixed,
   children,
 }: {
   target: Target;
   range: Range;
   recipe: Recipe;
+  /** The mix whose own recipe this is. */
+  again: Product | undefined;
   onMixed: (target: Target) => void;
   children: React.ReactNode;
 }) {
@@ -155,14 +168,21 @@ function TheRecipe({
         `${cup.scarcest.paint.product.name} has ${words.volume(cup.scarcest.paint.ml)}, the cup takes ${words.volume(cup.scarcest.needMl)}: a smaller cup, or another way.`,
       );
     const made = mixedPaint(
-      { name: name.trim(), recipe, cup, paints: range.paints, ...(target.pieceId ? { pieceId: target.pieceId } : {}) },
+      {
+        name: name.trim(),
+        recipe,
+        cup,
+        paints: range.paints,
+        ...(target.pieceId ? { pieceId: target.pieceId } : {}),
+        ...(again ? { again } : {}),
+      },
       toIso(nowMinute()),
       newId,
     );
     if (!made) return;
     setProblem('');
     setMixing(true);
-    const kept = await save('products', made.product);
+    const kept = again !== undefined || (await save('products', made.product));
     if (kept) await logEvents([made.event]);
     setMixing(false);
     if (!kept) return;
@@ -170,7 +190,7 @@ function TheRecipe({
   };
   return (
     <>
-      <h3 className="mt-5 font-[650] text-ink">Into the cup, the light first</h3>
+      <h3 className="mt-5 font-[650] text-ink">{again ? 'As it was mixed, the light first' : 'Into the cup, the light first'}</h3>
       {cup.portions[0].drops > recipe.portions[0].drops && (
         <p className="second">
           A small trial first: {listed(recipe.portions.map(({ id, drops }) => `${drops} ${shortName(range, id)}`))}. Dry, compared, then the
@@ -197,7 +217,7 @@ function TheRecipe({
       )}
       <SmallForm label="Mix it" problem={problem} onSend={() => void mix()}>
         <SmallField label="cup, mL" width="!w-24 font-mono" inputMode="decimal" value={typedMl} onText={setTypedMl} />
-        <SmallField label="called" width="!w-64" value={name} onText={setName} />
+        {!again && <SmallField label="called" width="!w-64" value={name} onText={setName} />}
         <button type="submit" className="act !bg-ink !text-page" disabled={mixing}>
           Mix it
         </button>

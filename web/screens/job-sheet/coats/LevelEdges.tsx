@@ -1,6 +1,6 @@
-import { typicalPack } from '#core/buying/index';
+import { usualCost } from '#core/buying/index';
 import { resolveLayer } from '#core/coats/index';
-import type { Facts, Family, Part } from '#core/facts/index';
+import type { Family, Part } from '#core/facts/index';
 import { type EdgeFilm, levellings } from '#core/masking/index';
 import type { LayerView, StackView } from '#core/plan/index';
 import { areaMm2 } from '#core/survey/index';
@@ -15,6 +15,10 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
   const { facts } = usePlan();
   if (stack.edgeSteps.length === 0) return null;
   const layerOf = (id: string | null) => stack.layers.find((layer) => layer.layerId === id);
+  const costOf = (layerId: string | null | undefined, ml: number) => {
+    const layer = part.layers.find(({ id }) => id === layerId);
+    return layer ? usualCost(resolveLayer(layer, facts), ml) : 0;
+  };
   const clear = stack.layers.findLast((layer) => layer.role === 'clear');
   return (
     <section className="sheet !p-4" aria-label="Level the edges">
@@ -46,7 +50,7 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
                     {Math.round(way.stepLeftUm)} µm of step and {Math.round(way.filmLeftUm)} µm of film left,{' '}
                     {words.duration(Math.max(1, Math.round(way.minutes)))} more
                     {way.ml > 0
-                      ? `, ${words.volume(way.ml)} of paint, about ${words.money(paintCost(part, way.way === 'respray' ? edge.besideLayerId : clear?.layerId, way.ml, facts))}`
+                      ? `, ${words.volume(way.ml)} of paint, about ${words.money(costOf(way.way === 'respray' ? edge.besideLayerId : clear?.layerId, way.ml))}`
                       : ''}
                     , after {words.duration(Math.round(way.days * 24 * 60))} of drying.
                   </span>
@@ -58,15 +62,6 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
       })}
     </section>
   );
-}
-
-/** What so much of a layer's paint costs by its usual pack, minor units; nothing where there is no such layer. */
-function paintCost(part: Part, layerId: string | null | undefined, ml: number, facts: Facts): number {
-  const layer = part.layers.find(({ id }) => id === layerId);
-  if (!layer) return 0;
-  const { product, family, role, hand } = resolveLayer(layer, facts);
-  const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
-  return Math.round((ml / pack.ml) * pack.price);
 }
 
 function filmOf({ name, family, um, coats, mlPerCoat }: LayerView): EdgeFilm {

@@ -1,5 +1,5 @@
 import type { Part } from '#core/facts/index';
-import { LIFTED_MINUTES, TAPE_LIFTS, tapesFor } from '#core/masking/index';
+import { FORCING_MINUTES, tapesFor } from '#core/masking/index';
 import type { PlannedStep } from '#core/plan/index';
 import { dividedPart } from '#core/zones/index';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -46,7 +46,7 @@ export function TapeSteps({ part, steps }: { part: Part; steps: readonly Planned
                   {step.forcedFrom !== undefined && step.forcedFrom > plan.now && (
                     <span className="second block text-small">
                       Forced from {words.moment(step.forcedFrom)}, when the film bears a hand: one mask in four lifts it then, one in fifty
-                      once it is tape-safe. That risk is worth {forcingCost()} min; force it only where an evening saved is worth more.
+                      once it is tape-safe. That risk is worth {FORCING_MINUTES} min; force it only where an evening saved is worth more.
                     </span>
                   )}
                 </span>
@@ -58,10 +58,6 @@ export function TapeSteps({ part, steps }: { part: Part; steps: readonly Planned
       )}
     </>
   );
-}
-
-function forcingCost(): number {
-  return Math.round(LIFTED_MINUTES * (TAPE_LIFTS.forced - TAPE_LIFTS.safe));
 }
 
 function staysOn(steps: readonly PlannedStep[]): number[] {
