@@ -191,6 +191,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
     airSeries: [],
     systems: [],
     stock: [],
+    charts: [],
   };
 }
 

@@ -55,12 +55,14 @@ export function pieceFileOf(facts: Facts, pieceId: string, writtenAt: string): P
 }
 
 function productsOf(piece: Piece): string[] {
-  return piece.parts.flatMap((part) => part.layers.flatMap((layer) => layer.productId ?? []));
+  return piece.parts.flatMap((part) => [...part.layers, ...(part.details ?? [])].flatMap(({ productId }) => productId ?? []));
 }
 
-/** What was done to a piece, and what took some of that back; what was bought stays with the workshop that paid. */
+const OF_THE_SHELF: readonly LogEvent['kind'][] = ['bought', 'mixed', 'spoiled'];
+
+/** What was done to a piece, and what took some of that back; what was bought or mixed stays with the workshop that paid. */
 function eventsOf(events: readonly LogEvent[], pieceId: string): LogEvent[] {
-  const own = events.filter((event) => 'pieceId' in event && event.pieceId === pieceId && event.kind !== 'bought');
+  const own = events.filter((event) => 'pieceId' in event && event.pieceId === pieceId && !OF_THE_SHELF.includes(event.kind));
   const ids = new Set(own.map((event) => event.id));
   return events.filter(
     (event) => ids.has(event.id) || (event.kind === 'undo' && ids.has(event.undoes)) || (event.kind === 'amend' && ids.has(event.amends)),

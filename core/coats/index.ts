@@ -26,7 +26,7 @@ export { type FitLeft, fitLeft } from './fit.ts';
 export { compareShades, PRIMER_SHADES, type ShadeRow } from './shades.ts';
 export { glossOf, sheenLevers, sheenName } from './sheen.ts';
 export { serviceFinding } from './service.ts';
-export { readySystems, type SystemDraft, type SystemKind } from './systems.ts';
+export { readySystems, roleOf, type SystemDraft, type SystemKind } from './systems.ts';
 export { type Regrounded, regrounded } from './regrounded.ts';
 export { shareSeen } from './hidingSeen.ts';
 export { clearNeeds, neverOptional } from './needed.ts';

@@ -225,8 +225,11 @@ describe('looks', () => {
     for (let coats = 1; coats < 6; coats++)
       expect(overTransparent(silver, red, coats + 1).l).toBeLessThan(overTransparent(silver, red, coats).l);
     const target = overTransparent(silver, red, 3);
-    expect(coatsToTone(silver, red, target, 2)).toMatchObject({ first: 3, past: 4 });
-    expect(coatsToTone({ l: 10, a: 0, b: 0 }, red, { l: 90, a: 0, b: 0 }, 2)).toMatchObject({ first: null, past: null });
+    expect(coatsToTone(silver, { lab: red, share: 0.5, transparent: true }, target, 2)).toMatchObject({ first: 3, past: 4 });
+    expect(coatsToTone({ l: 10, a: 0, b: 0 }, { lab: red, share: 0.5, transparent: true }, { l: 90, a: 0, b: 0 }, 2)).toMatchObject({
+      first: null,
+      past: null,
+    });
   });
   it('rank grounds by what suits the colour, then by coats', () => {
     const rows = compareShades({ l: 82, a: 2, b: 80 }, 0.6, 5);

@@ -15,6 +15,8 @@ export type ResolvedLayer = {
   readonly family: Family;
   readonly role: Role;
   readonly lab: Lab;
+  /** What glitters in it as seen from the edge. */
+  readonly edgeOn?: Lab;
   readonly hand: Hand;
   readonly label?: Label;
   readonly transparent: boolean;
@@ -63,6 +65,7 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
       family: sheet.family,
       role: sheet.role,
       lab: product.lab,
+      ...(product.edgeOn ? { edgeOn: product.edgeOn } : {}),
       hand: handFor({ layer, family: sheet.family, form: sheet.form, usual: sheet.hand, owned: handsOwned(facts) }),
       label: sheet.label,
       transparent: product.transparent,
@@ -85,6 +88,8 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
     family: wanted.family,
     role: wanted.role,
     lab: wanted.lab,
+    ...(wanted.edgeOn ? { edgeOn: wanted.edgeOn } : {}),
+    ...(wanted.flake ? { share: hidingShare(wanted.lab, wanted.flake) } : {}),
     hand,
     transparent: wanted.family === 'candy',
     isocyanate: wanted.family === 'urethane-2k',
@@ -104,7 +109,7 @@ function complete(layer: Layer, data: Partial): ResolvedLayer {
 
 /** What it lets through: as its sheet or colour says, or more where an inspection has shown so. */
 function shareOf(product: Product, { events }: Facts): number {
-  return Math.max(product.share ?? hidingShare(product.lab), shareSeen(product.id, events) ?? 0);
+  return Math.max(product.share ?? hidingShare(product.lab, product.flake), shareSeen(product.id, events) ?? 0);
 }
 
 function handsOwned(facts: Facts): readonly Hand[] {

@@ -1,4 +1,4 @@
-import { contrastOf } from '#core/colour/index';
+import { contrastOf, hidingShare, type NamedColour } from '#core/colour/index';
 import { type Family, isMetal, type Lab, type Layer, type Material } from '#core/facts/index';
 import { PRIMER_SHADES } from './shades.ts';
 import { coatsForColour, coatsToHide, groundSuits } from './film.ts';
@@ -16,7 +16,7 @@ export type SystemDraft = {
 export type SystemQuestion = {
   readonly material: Material;
   /** Colours in order of size, each with the zones it covers; the first covers all where nothing else is said. */
-  readonly colours: readonly { readonly name: string; readonly lab: Lab; readonly covers: Layer['covers'] }[];
+  readonly colours: readonly (NamedColour & { readonly covers: Layer['covers'] })[];
 };
 
 const NO_COLOUR: Lab = { l: 100, a: 0, b: 0 };
@@ -51,14 +51,10 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
     covers: 'all',
     ...(hard ? { flatAfter: 800 } : {}),
   };
-  const colours = question.colours.map((colour, index) => {
-    const ground = index === 0 || colour.covers !== 'all' ? shade.lab : first.lab;
-    const coats = coatsForColour(ground, colour.lab);
-    return {
-      wanted: { family, role: 'colour' as const, name: colour.name, lab: colour.lab },
-      coats: coats,
-      covers: colour.covers,
-    };
+  const colours = question.colours.map(({ covers, ...colour }, index) => {
+    const ground = index === 0 || covers !== 'all' ? shade.lab : first.lab;
+    const coats = coatsForColour(ground, colour.lab, hidingShare(colour.lab, colour.flake));
+    return { wanted: { family, role: roleOf(colour), ...colour }, coats, covers };
   });
   const clear: Omit<Layer, 'id'>[] =
     kind === 'quickest'
@@ -72,6 +68,11 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
         ]
       : [];
   return [primer, ...colours, ...clear];
+}
+
+/** What glitters is laid as a metallic. */
+export function roleOf({ flake }: Pick<NamedColour, 'flake'>): 'colour' | 'metallic' {
+  return flake ? 'metallic' : 'colour';
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { Lab } from '#core/facts/index';
 import { type Ingredient, ingredientOf, mixedLab } from './mixing.ts';
 import { DROP_ML, type Offered, type Portion } from './recipe.ts';
+import { type Shift, shiftedBy } from './shifts.ts';
 import { colourDifference } from './spaces.ts';
 
 /** A cup that went too far: the smallest addition that brings it back, or that a fresh one costs less. */
@@ -28,7 +29,7 @@ export type Correction = {
   readonly startAgain: boolean;
 };
 
-/** One step in a direction somebody points to, in Lab. */
+/** A step that somebody points out, in Lab. */
 const STEP = 4;
 /** More than so many times the cup nobody pours in. */
 const MOST_GROWTH = 4;
@@ -36,28 +37,20 @@ const WORTH_SAVING = 2;
 /** A large cup is corrected in steps of several drops, about so many to the cup. */
 const STEPS_A_CUP = 60;
 
-/** The reading that "too red" stands for: the colour it should have by now, a step off that way. */
+const TOWARDS: Record<Astray, Shift> = {
+  'too dark': 'darker',
+  'too light': 'lighter',
+  'too red': 'redder',
+  'too green': 'greener',
+  'too yellow': 'yellower',
+  'too blue': 'bluer',
+  'too grey': 'duller',
+  'too strong': 'stronger',
+};
+
+/** The reading that "too red" stands for: the colour it should have by now, a plain step off that way. */
 export function readingOf(expected: Lab, astray: Astray): Lab {
-  const { l, a, b } = expected;
-  const chroma = (factor: number) => ({ l, a: a * factor, b: b * factor });
-  switch (astray) {
-    case 'too dark':
-      return { l: Math.max(0, l - STEP), a, b };
-    case 'too light':
-      return { l: Math.min(100, l + STEP), a, b };
-    case 'too red':
-      return { l, a: a + STEP, b };
-    case 'too green':
-      return { l, a: a - STEP, b };
-    case 'too yellow':
-      return { l, a, b: b + STEP };
-    case 'too blue':
-      return { l, a, b: b - STEP };
-    case 'too grey':
-      return chroma(0.75);
-    case 'too strong':
-      return chroma(1.3);
-  }
+  return shiftedBy(expected, TOWARDS[astray], STEP);
 }
 
 /** @throws RangeError where the cup is empty or its look is none a paint can have */

@@ -2,10 +2,15 @@ export { correctedByCard, type Patch, type Pixels, readPatch, type Spot, UNSURE_
 export { type ReadColour, readColour } from './reading.ts';
 export { labOfSpectrum, type Spectrum, spectrumOf } from './spectrum.ts';
 export { colourDifference, colourWord, contrastOf, hexOf, hidingShare, labOf } from './spaces.ts';
-export { coatsToTone, overTransparent, type Tone, type ToneStep } from './transparent.ts';
+export { coatsToTone, looksAfter, type Over, type Tone, type ToneStep } from './coatByCoat.ts';
+export { overTransparent } from './transparent.ts';
 export { type Ingredient, ingredientOf, type MixPaint, mixedLab } from './mixing.ts';
 export { commonDivisor, DROP_ML, MOST_PAINTS, type Offered, type Portion, type Recipe, recipesFor, type RecipeWish } from './recipe.ts';
 export { type Addition, additionsFor } from './additions.ts';
 export { ASTRAY, type Astray, type Correction, correctionFor, type Cup, readingOf } from './correction.ts';
 export { overGround } from './overGround.ts';
 export { besideWords, LIKENESS_WORDS, type Likeness, likeness } from './words.ts';
+export { bestReference, LOOK_BENEATH, TOLERANCE_DELTA_E, type Trust, trustOf } from './references.ts';
+export { SHIFT_STEP, type Shift, SHIFTS, shiftedBy } from './shifts.ts';
+export { type NamedColour, namedColour, PALETTE } from './palette.ts';
+export { atGloss } from './surface.ts';

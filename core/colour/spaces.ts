@@ -1,4 +1,4 @@
-import type { Lab } from '#core/facts/index';
+import type { Flake, Lab } from '#core/facts/index';
 import { converter, differenceCiede2000, formatHex } from 'culori';
 
 const toLab = converter('lab65');
@@ -28,7 +28,6 @@ export function contrastOf(ground: Lab, coat: Lab): number {
 
 const SHARES: readonly { readonly name: string; readonly share: number }[] = [
   { name: 'black', share: 0.1 },
-  { name: 'silver', share: 0.15 },
   { name: 'grey', share: 0.2 },
   { name: 'brown', share: 0.2 },
   { name: 'green', share: 0.25 },
@@ -59,10 +58,17 @@ export function colourWord(lab: Lab): string {
   return angle < 300 ? 'blue' : 'purple';
 }
 
-/** Share of the contrast below that one normal coat lets through, by colour word: 0.1 black to 0.6 yellow (BRIEF §7). */
-export function hidingShare(lab: Lab): number {
+/** Share of the contrast below that one normal coat lets through, by colour word: 0.1 black to 0.6 yellow, and less with flakes (BRIEF §7). */
+export function hidingShare(lab: Lab, flake?: Flake): number {
+  if (flake) return flakeShare(lab, flake);
   const word = colourWord(lab);
   return SHARES.find((row) => row.name === word)?.share ?? 0.4;
+}
+
+/** Flakes lie like scales and hide by them: silver best, gold and bronze nearly so; pearl lets through like a pastel. */
+function flakeShare(lab: Lab, flake: Flake): number {
+  if (flake === 'pearl') return 0.4;
+  return Math.hypot(lab.a, lab.b) < 9 ? 0.15 : 0.2;
 }
 
 function clamp(value: number, low: number, high: number): number {

@@ -27,6 +27,16 @@ export function labOfXyz(x: number, y: number, z: number): Lab {
   return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
 }
 
+/** The way back from labOfXyz. */
+export function xyzOfLab({ l, a, b }: Lab): { readonly x: number; readonly y: number; readonly z: number } {
+  const fy = (l + 16) / 116;
+  return { x: WHITE.x * unrooted(fy + a / 500), y: WHITE.y * unrooted(fy), z: WHITE.z * unrooted(fy - b / 200) };
+}
+
+function unrooted(value: number): number {
+  return value > 6 / 29 ? value ** 3 : 3 * (6 / 29) ** 2 * (value - 4 / 29);
+}
+
 const KNEE = (6 / 29) ** 3;
 function root(share: number): number {
   return share > KNEE ? Math.cbrt(share) : (share * (29 / 6) ** 2) / 3 + 4 / 29;

@@ -1,6 +1,5 @@
 import type { Lab } from '#core/facts/index';
 import { converter } from 'culori';
-import { colourDifference } from './spaces.ts';
 
 /** Transparent paints darken a step with each layer: light goes through the film, back from the ground and through it again. */
 
@@ -21,23 +20,4 @@ export function overTransparent(ground: Lab, paint: Lab, layers: number): Lab {
   };
   const lab = toLab({ mode: 'lrgb', r: through('r'), g: through('g'), b: through('b') });
   return { l: Math.min(100, Math.max(0, lab.l)), a: lab.a, b: lab.b };
-}
-
-export type ToneStep = { readonly coats: number; readonly lab: Lab; readonly deltaE: number };
-export type Tone = {
-  readonly steps: readonly ToneStep[];
-  /** First coat within tolerance of the target, and the first past it after that; null where none is. */
-  readonly first: number | null;
-  readonly past: number | null;
-};
-
-/** The colour after each coat, with the first that is within tolerance of the target and the first past it (BRIEF §7). */
-export function coatsToTone(ground: Lab, paint: Lab, target: Lab, tolerance: number, most = 8): Tone {
-  const steps = Array.from({ length: most }, (_, index) => {
-    const lab = overTransparent(ground, paint, index + 1);
-    return { coats: index + 1, lab, deltaE: colourDifference(lab, target) };
-  });
-  const first = steps.find((step) => step.deltaE <= tolerance)?.coats ?? null;
-  const past = first === null ? null : (steps.find((step) => step.coats > first && step.deltaE > tolerance)?.coats ?? null);
-  return { steps, first, past };
 }

@@ -2,11 +2,13 @@ import { z } from 'zod';
 import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './basics.ts';
 import { mixPartsSchema } from './paint.ts';
 import { mendSchema } from './condition.ts';
-import { familySchema, handSchema, roleSchema, stripMethodSchema, weightSchema } from './names.ts';
+import { familySchema, handSchema, roleSchema, sheenSchema, stripMethodSchema, weightSchema } from './names.ts';
 
 /** What lies in the log: appended, never edited. Each event carries a client-made id, so a repeat changes nothing. */
 
 const head = { id: idSchema, at: momentSchema };
+/** Cans on the shelf, bought cans and jars: their ids are made from those of events. */
+const canIdSchema = z.string().max(80);
 const stepKeySchema = z.string().min(1).max(300);
 const stepKeysSchema = z.array(stepKeySchema).min(1, 'Name at least one step.').max(60);
 
@@ -92,7 +94,52 @@ export const eventSchema = z.discriminatedUnion('kind', [
     pieceId: idSchema.optional(),
   }),
   /** A cup of a mix was made: it stands on the shelf as a jar, and its paints are drawn from their bottles. */
-  z.strictObject({ ...head, kind: z.literal('mixed'), productId: idSchema, parts: mixPartsSchema, pieceId: idSchema.optional() }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('mixed'),
+    productId: idSchema,
+    parts: mixPartsSchema,
+    pieceId: idSchema.optional(),
+    /** Poured into a jar that stands there, such as drops that bring it back; absent: a jar of its own. */
+    intoCanId: canIdSchema.optional(),
+  }),
+  /** What was in a can or a jar is lost. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('spoiled'),
+    canId: canIdSchema,
+    why: z.enum(['curdled', 'wrong-colour', 'dried', 'spilt']),
+    pieceId: idSchema.optional(),
+  }),
+  /** A paint stirred with a doubtful thinner in a cup, before any goes into the gun. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('cup-test'),
+    productId: idSchema,
+    thinner: familySchema,
+    outcome: z.enum(['smooth', 'curdled']),
+  }),
+  /** A dried film as it was read, on a tile or on the piece: how many coats of a paint, over which ground. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('colour-read'),
+    productId: idSchema,
+    coats: z.int('Coats are whole.').min(1, 'At least one coat.').max(12),
+    groundLab: labSchema,
+    lab: labSchema,
+    pieceId: idSchema.optional(),
+    partId: idSchema.optional(),
+  }),
+  /** How much a film shines: wet, and again once it has dried down. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('sheen-read'),
+    pieceId: idSchema,
+    partId: idSchema,
+    layerId: idSchema,
+    when: z.enum(['wet', 'dry']),
+    looks: sheenSchema,
+  }),
   z.strictObject({
     ...head,
     kind: z.literal('patch'),
@@ -172,7 +219,7 @@ export const eventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('amend'), amends: idSchema, to: momentSchema }),
   /** A row of stock counted again. */
   z.strictObject({ ...head, kind: z.literal('counted'), stockId: idSchema, left: z.number().min(0).max(100_000) }),
-  z.strictObject({ ...head, kind: z.literal('weighed'), canId: z.string().max(80), leftMl: z.number().min(0).max(20_000) }),
+  z.strictObject({ ...head, kind: z.literal('weighed'), canId: canIdSchema, leftMl: z.number().min(0).max(20_000) }),
   z.strictObject({
     ...head,
     kind: z.literal('note'),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { momentSchema } from './basics.ts';
 import { eventSchema } from './event.ts';
 import { FORMAT, FORMAT_VERSION } from './format.ts';
+import { chartSchema } from './colours.ts';
 import { canSchema, offerSchema, productSchema, sheetSchema, shopSchema } from './paint.ts';
 import { pieceSchema, systemSchema } from './piece.ts';
 import { stockSchema } from './stock.ts';
@@ -23,6 +24,7 @@ export const COLLECTIONS = {
   airSeries: airSeriesSchema,
   systems: systemSchema,
   stock: stockSchema,
+  charts: chartSchema,
 } as const;
 export type Collection = keyof typeof COLLECTIONS;
 export type FactOf<C extends Collection> = z.infer<(typeof COLLECTIONS)[C]>;
@@ -44,6 +46,7 @@ export const factsSchema = z.strictObject({
   airSeries: z.array(airSeriesSchema),
   systems: z.array(systemSchema),
   stock: z.array(stockSchema),
+  charts: z.array(chartSchema),
   events: z.array(eventSchema),
 });
 export type Facts = z.infer<typeof factsSchema>;
@@ -179,6 +182,9 @@ export function brokenReference(facts: Facts): Problem | null {
           return missing('product', layer.productId, `facts.pieces.${i}.parts.${k}.layers.${m}.productId`);
         }
       }
+      for (const [m, { productId }] of (part.details ?? []).entries())
+        if (productId !== undefined && !products.has(productId))
+          return missing('product', productId, `facts.pieces.${i}.parts.${k}.details.${m}.productId`);
     }
   }
   return null;
@@ -198,5 +204,6 @@ export const EMPTY_FACTS: Facts = {
   airSeries: [],
   systems: [],
   stock: [],
+  charts: [],
   events: [],
 };

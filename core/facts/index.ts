@@ -1,4 +1,5 @@
 export * from './basics.ts';
+export * from './colours.ts';
 export * from './condition.ts';
 export * from './event.ts';
 export * from './file.ts';

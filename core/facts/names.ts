@@ -94,6 +94,7 @@ export const WORK_STAGES = [
   'corner',
   'touch-in',
   'wash',
+  'reference',
   'test-patch',
   'strip',
   'strip-on',

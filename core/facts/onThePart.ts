@@ -20,6 +20,8 @@ export const detailSchema = z.strictObject({
   way: detailWaySchema,
   family: familySchema,
   lab: labSchema,
+  /** The paint or the mix it is done with; absent: any of that family and colour. */
+  productId: idSchema.optional(),
   count: copiesSchema,
   /** Minutes for one, typed by the person. */
   minutesEach: z.number('Type minutes.').min(0.5, 'A detail takes at least half a minute.').max(240).optional(),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { dateSchema, idSchema, labSchema, momentSchema, moneySchema, nameSchema, volumeSchema } from './basics.ts';
+import { measuredSchema } from './colours.ts';
 import { familySchema, handSchema, roleSchema } from './names.ts';
 
 const minutesSchema = z.number().min(0, 'Minutes are not negative.').max(200_000, 'That is more than four months. Was it hours?');
@@ -50,6 +51,8 @@ export const labelSchema = z
         glossAtMost: z.number().min(-60).max(60).optional(),
       })
       .optional(),
+    /** Tint it bears at most, per cent of the whole by weight. */
+    tintAtMost: z.number().min(0, 'Tint is 0 to 30 %.').max(30, 'More than 30 % is no tint but a mix.').optional(),
     inductionMin: minutesSchema.optional(),
     potLifeMin: minutesSchema.optional(),
     /** How its coats go on. */
@@ -98,13 +101,18 @@ export const sheetSchema = z.strictObject({
 });
 export type Sheet = z.infer<typeof sheetSchema>;
 
-/** A sheet in one colour. `share` is what one normal coat lets through of the contrast below; absent: by colour. */
 /** What a mix was made of: paint from its bottles, mL. */
 export const mixPartsSchema = z
   .array(z.strictObject({ productId: idSchema, ml: volumeSchema }))
   .min(1, 'A mix has at least one paint in it.')
   .max(5, 'More than five paints turn to mud.');
 
+/** What glitters in it: flakes, pearl, or a film like chrome. */
+export const FLAKES = ['metallic', 'pearl', 'chrome'] as const;
+export const flakeSchema = z.enum(FLAKES);
+export type Flake = z.infer<typeof flakeSchema>;
+
+/** A sheet in one colour. `share` is what one normal coat lets through of the contrast below; absent: by colour. */
 export const productSchema = z.strictObject({
   id: idSchema,
   sheetId: idSchema,
@@ -112,6 +120,15 @@ export const productSchema = z.strictObject({
   lab: labSchema,
   transparent: z.boolean(),
   share: z.number().min(0.01).max(0.99).optional(),
+  /** What its colour value rests on; absent: as it looked when it was entered. */
+  measured: measuredSchema.optional(),
+  /** Seen face-on it has its Lab, from the edge this one. */
+  edgeOn: labSchema.optional(),
+  flake: flakeSchema.optional(),
+  /** One normal coat of it, dried, over black and over white: the two readings that give absorption and scattering apart. */
+  drawdown: z.strictObject({ black: labSchema, white: labSchema }).optional(),
+  /** Weight of a millilitre, g; absent: as its kind usually has. */
+  density: z.number().min(0.6, 'No paint is as light as that.').max(3, 'No paint is as heavy as that.').optional(),
   /** Usual pack and price where no offer is known; prices then read "about". */
   typicalMl: volumeSchema,
   typicalPrice: moneySchema,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { copiesSchema, dateSchema, idSchema, labSchema, lengthSchema, momentSchema, moneySchema, nameSchema } from './basics.ts';
+import { referenceSchema, targetSchema } from './colours.ts';
 import { featureSchema, markSchema, materialTestSchema, meshSchema, serviceSchema, surveyStopSchema } from './condition.ts';
 import {
   aimSchema,
@@ -16,6 +17,7 @@ import {
   stripMethodSchema,
   weightSchema,
 } from './names.ts';
+import { flakeSchema } from './paint.ts';
 import { decalSchema, detailSchema, fitSchema, holdSchema, type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
 import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
 import { type Cut, cutSchema, edgeSchema, zoneSchema } from './zones.ts';
@@ -64,6 +66,9 @@ export const wantedSchema = z.strictObject({
   role: roleSchema,
   name: nameSchema,
   lab: labSchema,
+  /** What glitters in it, and what is seen of it from the edge. */
+  flake: flakeSchema.optional(),
+  edgeOn: labSchema.optional(),
   /** The sheen wanted of a clear, gloss units; absent: any. */
   gloss: z.number().min(0).max(100).optional(),
 });
@@ -79,6 +84,8 @@ export const layerSchema = z
     flatAfter: z.int().min(80).max(3000).optional(),
     /** Mist coats first: the mend for a care joint below. */
     mistFirst: z.boolean().optional(),
+    /** The target of the piece that its colour is to meet. */
+    targetId: idSchema.optional(),
     /** May be left out: the plan says until when it is cheap. */
     optional: z.boolean().optional(),
     /** What it is laid with; absent: as its sheet says and as the tools owned allow. */
@@ -293,6 +300,9 @@ export const pieceSchema = z
     pictures: z.array(pictureSchema).max(120).optional(),
     /** Pieces seen together: one target colour, same mix and coats. */
     set: nameSchema.optional(),
+    /** What its colours are read from, and what they are to be. */
+    references: z.array(referenceSchema).max(40).optional(),
+    targets: z.array(targetSchema).max(40).optional(),
     wishes: wordsSchema.optional(),
     /** How the factory did it: sprayed assembled or apart, what was left bare, where colours met. */
     factory: wordsSchema.optional(),
@@ -340,6 +350,8 @@ function idsNamed(piece: {
   bags?: readonly { pictureId?: string }[];
   tasks?: readonly { id: string; partIds: readonly string[] }[];
   touchUps?: readonly { partId?: string }[];
+  references?: readonly { id: string; partId?: string; pictureId?: string }[];
+  targets?: readonly { id: string; referenceId?: string }[];
   pictures?: readonly { id: string; partId?: string }[];
 }): NamedId[] {
   const parts = new Set(piece.parts.map((part) => part.id));
@@ -362,12 +374,24 @@ function idsNamed(piece: {
     ]),
     ...(piece.pictures ?? []).flatMap((own, i) => named(own.partId, ['pictures', i, 'partId'], parts)),
     ...(piece.bags ?? []).flatMap((bag, i) => named(bag.pictureId, ['bags', i, 'pictureId'], pictures)),
+    ...piece.parts.flatMap((part, i) =>
+      part.layers.flatMap((layer, k) =>
+        named(layer.targetId, ['parts', i, 'layers', k, 'targetId'], new Set((piece.targets ?? []).map(({ id }) => id))),
+      ),
+    ),
     ...piece.parts.flatMap((part, i) => [
       ...named(part.fit?.onPartId, ['parts', i, 'fit', 'onPartId'], parts),
       ...part.edges.flatMap((edge, k) => named(edge.runsOnTo, ['parts', i, 'edges', k, 'runsOnTo'], parts)),
       ...(part.cuts ?? []).flatMap((cut, k) => named(cut.trace?.pictureId, ['parts', i, 'cuts', k, 'trace'], pictures)),
     ]),
     ...(piece.tasks ?? []).flatMap((task, i) => task.partIds.flatMap((id, k) => named(id, ['tasks', i, 'partIds', k], parts))),
+    ...(piece.references ?? []).flatMap((own, i) => [
+      ...named(own.partId, ['references', i, 'partId'], parts),
+      ...named(own.pictureId, ['references', i, 'pictureId'], pictures),
+    ]),
+    ...(piece.targets ?? []).flatMap((own, i) =>
+      named(own.referenceId, ['targets', i, 'referenceId'], new Set((piece.references ?? []).map(({ id }) => id))),
+    ),
     ...(piece.touchUps ?? []).flatMap((own, i) => named(own.partId, ['touchUps', i, 'partId'], parts)),
   ];
 }

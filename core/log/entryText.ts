@@ -1,10 +1,11 @@
 import { type Facts, type LogEvent, type Piece, plain, standingZones, type WorkStage } from '#core/facts/index';
-import { capital, listed, toMinute } from '#core/units/index';
+import { capital, counted, listed, toMinute } from '#core/units/index';
 import { STAGE_NAMES } from './stageNames.ts';
 
 const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
 
 const INSPECTED = { accepted: 'Accepted as it is', 'one-more': 'One more coat', 'sent-back': 'Sent back' };
+const SPOILED = { curdled: 'It curdled', 'wrong-colour': 'The wrong colour', dried: 'Dried up', spilt: 'Spilt' };
 const PARTED = {
   'came-off': 'A fastening came off',
   'would-not': 'A fastening would not come off',
@@ -30,12 +31,20 @@ function zonesNamed(
   return own.length === 0 || own.length === painted.length ? [] : own.map((zone) => zone.name.toLowerCase());
 }
 
+/** What is, or was, in a can: entered by hand, bought, or the jar of a mix. */
+function paintInCan(canId: string, { cans, events, products }: Facts): string {
+  const made = events.find((event) => (event.kind === 'bought' || event.kind === 'mixed') && canId.startsWith(`${event.id}-`));
+  const productId = cans.find((can) => can.id === canId)?.productId ?? (made && 'productId' in made ? made.productId : undefined);
+  return products.find((product) => product.id === productId)?.name ?? '';
+}
+
 /** An entry of the log in plain words: what, and to what. */
 export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { readonly what: string; readonly who: string } {
   const piece = 'pieceId' in event && event.pieceId ? facts.pieces.find((own) => own.id === event.pieceId) : undefined;
   const parts = (ids: readonly string[]) =>
     ids.map((id) => piece?.parts.find((part) => part.id === id)?.name.toLowerCase() ?? 'a part since taken out').join(', ');
   const name = piece?.name ?? '';
+  const paint = (id: string, otherwise = 'paint') => facts.products.find((product) => product.id === id)?.name ?? otherwise;
   const zones = (on: readonly { readonly partId: string; readonly zoneIds: readonly string[] }[]) =>
     on.flatMap((own) => zonesNamed(piece, own));
   switch (event.kind) {
@@ -67,23 +76,32 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
     case 'forget':
       return {
         what: 'Learned drying forgotten',
-        who: facts.products.find((candidate) => candidate.id === event.productId)?.name ?? '',
+        who: paint(event.productId, ''),
       };
     case 'failed-check':
       return { what: `Did not pass: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };
-    case 'bought': {
-      const product = facts.products.find((candidate) => candidate.id === event.productId);
-      return { what: `Bought ${event.count} × ${product?.name ?? 'paint'}`, who: words.money(event.paid) };
-    }
-    case 'mixed': {
-      const nameOf = (id: string) => facts.products.find((product) => product.id === id)?.name ?? 'paint';
-      const parts = event.parts.map((part) => `${nameOf(part.productId)} ${words.volume(part.ml)}`);
-      return { what: `Mixed ${nameOf(event.productId)}`, who: listed(parts) };
-    }
+    case 'bought':
+      return { what: `Bought ${event.count} × ${paint(event.productId)}`, who: words.money(event.paid) };
+    case 'mixed':
+      return {
+        what: `${event.intoCanId ? 'Put right' : 'Mixed'} ${paint(event.productId)}`,
+        who: listed(event.parts.map((part) => `${paint(part.productId)} ${words.volume(part.ml)}`)),
+      };
+    case 'spoiled':
+      return { what: `${SPOILED[event.why]}: thrown away`, who: paintInCan(event.canId, facts) };
+    case 'cup-test':
+      return {
+        what: event.outcome === 'smooth' ? 'Cup test: it stays smooth' : 'Cup test: it curdles',
+        who: `${paint(event.productId)} with ${plain(event.thinner)} thinner`,
+      };
+    case 'colour-read':
+      return { what: `Colour read after ${counted(event.coats, 'coat')}`, who: [paint(event.productId), name].filter(Boolean).join(', ') };
+    case 'sheen-read':
+      return { what: `${event.when === 'wet' ? 'Wet' : 'Dried down'} it looks ${event.looks}`, who: `${name}, ${parts([event.partId])}` };
     case 'weighed':
       return {
         what: `Weighed: ${words.volume(event.leftMl)} left`,
-        who: facts.products.find((product) => product.id === facts.cans.find((can) => can.id === event.canId)?.productId)?.name ?? '',
+        who: paintInCan(event.canId, facts),
       };
     case 'inspected':
       return { what: `${INSPECTED[event.outcome]}: ${event.reason}`, who: `${name}, ${parts(event.partIds)}` };

@@ -4,6 +4,7 @@ import type { WorkStage } from '#core/facts/index';
 export const STAGE_NAMES: Readonly<Record<WorkStage, string>> = {
   teardown: 'Taken apart',
   wash: 'Washed',
+  reference: 'Colour read or matched',
   'test-patch': 'Test patch set',
   strip: 'Stripped',
   'strip-on': 'Stripper on',

@@ -1,10 +1,11 @@
-import { coatsForColour, resolveLayer } from '#core/coats/index';
+import { coatsForColour, resolveLayer, roleOf } from '#core/coats/index';
+import { hidingShare, type NamedColour } from '#core/colour/index';
 import type { Facts, Lab, Layer, Part, Product } from '#core/facts/index';
 import { dividedPart } from '#core/zones/index';
 
 /** A zone gets a colour of its own: out of the colour it shared, onto a layer beside it, or onto one of that paint there already. */
 
-export type Paint = { readonly product: Product } | { readonly name: string; readonly lab: Lab };
+export type Paint = { readonly product: Product } | NamedColour;
 
 /** The layers of a part with one zone in another paint; a layer that is left without zones goes. */
 export function withColour(stored: Part, zoneId: string, paint: Paint, facts: Facts, newId: () => string): Layer[] {
@@ -57,8 +58,8 @@ function newLayer(part: Part, paint: Paint, at: number, zoneId: string, facts: F
     };
   return {
     id: newId(),
-    wanted: { family, role: 'colour', name: paint.name, lab: paint.lab },
-    coats: coatsForColour(ground, paint.lab),
+    wanted: { family, role: roleOf(paint), ...paint },
+    coats: coatsForColour(ground, paint.lab, hidingShare(paint.lab, paint.flake)),
     covers: [zoneId],
   };
 }

@@ -12,6 +12,7 @@ function referencesOf(event: LogEvent): Reference[] {
   if ('productId' in event) add('products', event.productId, 'productId');
   if ('shopId' in event) add('shops', event.shopId, 'shopId');
   if ('stockId' in event) add('stock', event.stockId, 'stockId');
+  if (event.kind === 'mixed') for (const [i, part] of event.parts.entries()) add('products', part.productId, `parts.${i}.productId`);
   if (event.kind === 'done') {
     add('places', event.coat?.placeId, 'coat.placeId');
     add('products', event.coat?.productId, 'coat.productId');

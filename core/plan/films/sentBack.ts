@@ -17,7 +17,7 @@ export type SentBack = {
 const NEXT_TIME = 1000;
 
 /** Stages of a part that come before its surface is made ready. */
-const BEFORE_SURFACE: readonly WorkStage[] = ['material-test', 'wash', 'test-patch', 'strip', 'strip-on', 'strip-off'];
+const BEFORE_SURFACE: readonly WorkStage[] = ['material-test', 'wash', 'reference', 'test-patch', 'strip', 'strip-on', 'strip-off'];
 /** Stages that belong to one layer. */
 const OF_A_LAYER: readonly WorkStage[] = ['scrap-test', 'mask', 'mix', 'promoter', 'coat', 'unmask', 'flat', 'rinse', 'age'];
 

@@ -1,6 +1,6 @@
 import { resolveLayer, readySystems, type SystemKind } from '#core/coats/index';
-import { labOf } from '#core/colour/index';
-import type { Aim, DoneEvent, Edge, Face, Hand, Lab, LaidCoat, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
+import { type NamedColour, namedColour } from '#core/colour/index';
+import type { Aim, DoneEvent, Edge, Face, Hand, LaidCoat, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
 import { EMPTY_FACTS } from '#core/facts/index';
 import { type PartDraft, TEMPLATES } from '#core/survey/index';
 import { type Minute, toIso } from '#core/units/index';
@@ -128,8 +128,8 @@ function draftLayers(draft: PartDraft, answers: QuickAnswers, zones: readonly Zo
   const named = answers.colours.length > 0 ? answers.colours : [NO_COLOUR];
   const own = draft.main ? named.slice(0, 2) : named.slice(-1);
   const colours = own.map((colour, index) => ({
+    ...namedColour(colour.hex),
     name: colour.name,
-    lab: labOf(colour.hex),
     covers: zones.length > 1 ? [zones[index].id] : ('all' as const),
   }));
   return systemFor(answers.system ?? systemForAim(answers.aim), draft.material, colours).map((layer) => ({ ...layer, id: newId() }));
@@ -143,7 +143,7 @@ function systemForAim(aim: Aim): SystemKind {
 function systemFor(
   kind: SystemKind,
   material: Part['material'],
-  colours: { name: string; lab: Lab; covers: Layer['covers'] }[],
+  colours: (NamedColour & { covers: Layer['covers'] })[],
 ): Omit<Layer, 'id'>[] {
   const systems = readySystems({ material, colours });
   return [...(systems.find((system) => system.kind === kind) ?? systems[0]).layers];
@@ -220,12 +220,7 @@ function recalledCoat({ piece, part, layer, number, at, top, hands, newId, place
 }
 
 /** Lays a ready system onto a part, keeping its zones; the layers get fresh ids. */
-export function layersOfSystem(
-  kind: SystemKind,
-  part: Part,
-  swatches: readonly { name: string; lab: Lab }[],
-  newId: () => string,
-): Layer[] {
+export function layersOfSystem(kind: SystemKind, part: Part, swatches: readonly NamedColour[], newId: () => string): Layer[] {
   const painted = part.zones.filter((zone) => zone.bare === undefined);
   const colours = swatches
     .slice(0, Math.max(1, painted.length))

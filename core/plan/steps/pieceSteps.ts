@@ -17,6 +17,7 @@ import { joinedIntoRows, type RowLimits } from './rows.ts';
 import type { Inspection, Step } from './step.ts';
 import { addStripping } from './stripping.ts';
 import { flashRusts, keepsPaint } from './surfaceParts.ts';
+import { addReadings } from './references.ts';
 import { tasksDone, withTasks } from './taskSteps.ts';
 import { touchUpSteps } from './touchUps.ts';
 import { addMends, addSurfacing, type Surfaced, whileSurfaceServes } from './surfacing.ts';
@@ -164,6 +165,7 @@ function addBeforePaint(chain: StepChain, context: PlanContext, strip: StripChoi
   const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);
   addMaterialTest(chain);
   addWash(chain, keeps, sentBackFilms(chain, context));
+  addReadings(chain, context);
   const off = addStripping(chain, context, strip);
   return addSurfacing(chain, context, { keeps, bareSince: off, first });
 }

@@ -4,17 +4,18 @@ import {
   flatRefused,
   FLATTING_TAKES_UM,
   finestRelief,
+  glossOf,
   groundSuits,
   normalCoats,
   reliefEffect,
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
-import { colourDifference, overGround, overTransparent } from '#core/colour/index';
 import type { Curve, Edge, Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
 import { counted } from '#core/units/index';
 import { facesToPaint } from '#core/zones/index';
+import { looksOver, type Meets, meetsTarget } from './looks.ts';
 import { layersInOrder, type OrderedLayers, type PlacedLayer, type PlanContext } from '../films/index.ts';
 
 /** One layer as the coat stack draws it, bottom first. */
@@ -37,6 +38,12 @@ export type LayerView = {
   /** The colour it will have over the ground that shows through most, and how far that is from its own, ΔE2000. */
   readonly looks: Lab;
   readonly offBy: number;
+  /** The ground it looks so on; null: the bare part. */
+  readonly groundLooks: Lab | null;
+  /** From the edge, where something in it glitters; else null. */
+  readonly looksEdgeOn: Lab | null;
+  /** Beside the target of the piece that it is to meet; null where it has none. */
+  readonly meets: Meets | null;
   /** One normal coat as sprayed, by both models, and which of them holds. */
   readonly mlPerCoat: number;
   readonly filmMl: number;
@@ -80,7 +87,14 @@ export type StackView = {
 export function stackView(piece: Piece, part: Part, context: PlanContext): StackView {
   const { layers } = layersInOrder(part, context);
   const paintable = part.zones.filter((zone) => zone.bare === undefined).length;
-  const tops = part.zones.map(() => ({ name: 'bare', lab: null as Lab | null, looks: null as Lab | null, um: 0 }));
+  const tops = part.zones.map(() => ({
+    name: 'bare',
+    lab: null as Lab | null,
+    looks: null as Lab | null,
+    edge: null as Lab | null,
+    gloss: 0,
+    um: 0,
+  }));
   const darkGrounds: string[] = [];
   const views = layers.map(({ resolved, zones }) => {
     const laidCoats = context.history
@@ -91,7 +105,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     const hides = asks ? Math.max(...grounds.map((ground) => coatsToHide(ground.lab as Lab, resolved.lab, resolved.share).coats)) : null;
     const looks = looksOver(
       resolved,
-      zones.map((zone) => tops[zone].looks),
+      zones.map((zone) => tops[zone]),
     );
     const dark = asks ? grounds.find((ground) => !groundSuits(ground.lab as Lab, resolved.lab)) : undefined;
     if (dark && laidCoats === 0) darkGrounds.push(`${resolved.name} hides weakly: it wants a white or light ground, not ${dark.name}.`);
@@ -112,7 +126,9 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       tops[zone] = {
         name: resolved.name,
         lab: resolved.role === 'clear' ? tops[zone].lab : resolved.lab,
-        looks: resolved.role === 'clear' ? tops[zone].looks : looks.lab,
+        looks: looks.lab,
+        edge: looks.edge,
+        gloss: glossOf(resolved.family, resolved.role, resolved.label).gloss,
         um: tops[zone].um + um,
       };
     return {
@@ -132,6 +148,9 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       groundName: grounds[0]?.name ?? 'bare',
       looks: looks.lab,
       offBy: looks.offBy,
+      groundLooks: looks.ground,
+      looksEdgeOn: looks.edge,
+      meets: meetsTarget(piece, resolved, looks),
       mlPerCoat: amount.mlPerCoat,
       filmMl: amount.filmMl,
       sweepsMl: amount.sweepsMl,
@@ -158,19 +177,6 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     ),
     edgeSteps: part.edges.filter(({ mm }) => mm > 0).flatMap((edge) => edgeOfStack(edge, part, layers)),
   };
-}
-
-/** A layer over each of its grounds, as it will look where it is furthest from its own colour; a clear shows what is below. */
-function looksOver(layer: ResolvedLayer, grounds: readonly (Lab | null)[]): { readonly lab: Lab; readonly offBy: number } {
-  const { role, lab, share, transparent, weights } = layer;
-  const coats = normalCoats(weights);
-  const over = grounds.flatMap((ground) => {
-    if (role === 'clear') return ground ? [ground] : [];
-    if (!ground) return [];
-    return [transparent ? overTransparent(ground, lab, coats) : overGround(ground, lab, share, coats)];
-  });
-  const worst = over.map((own) => ({ lab: own, offBy: colourDifference(own, lab) })).sort((a, b) => b.offBy - a.offBy)[0];
-  return worst ?? { lab, offBy: 0 };
 }
 
 /** The thickest layer that covers one zone of an edge and not the other: where it ends stands a step. */

@@ -1,5 +1,6 @@
 import { rangesOf } from '#core/mixing/index';
 import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { Kept } from './Kept.tsx';
 import { MixingBench } from './MixingBench.tsx';
@@ -10,7 +11,8 @@ import { firstTarget, type Target } from './target.ts';
 /** The mixing bench: a colour that is wanted, the recipe that comes nearest, and what was mixed before. */
 export function Colours() {
   const { facts } = usePlan();
-  const [target, setTarget] = useState<Target>(() => firstTarget(facts));
+  const [params] = useSearchParams();
+  const [target, setTarget] = useState<Target>(() => firstTarget(facts, { pieceId: params.get('piece'), targetId: params.get('target') }));
   const ranges = useMemo(() => rangesOf(facts), [facts]);
   return (
     <>

@@ -6,7 +6,6 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { Chips } from '../../views/Chips.tsx';
 import { FileField } from '../../views/FileField.tsx';
 import { FormProblem } from '../../views/SmallField.tsx';
-import type { Target } from './target.ts';
 
 /** Marks on a picture, as shares of its width and height. */
 type Mark = { readonly x: number; readonly y: number };
@@ -20,10 +19,22 @@ const RADIUS = 0.03;
 const READ_WIDTH = 900;
 const NAMES: Record<MarkName, string> = { patch: 'the paint', card: 'the grey card' };
 
+/** What a picture says of a colour. */
+export type PictureColour = {
+  readonly lab: Lab;
+  readonly spread: number;
+  readonly withCard: boolean;
+  /** The picture: a file by its name, or that of a piece. */
+  readonly of: string;
+  readonly pieceId?: string;
+};
+
 /** A colour picked from a picture: one mark on the paint, one on the grey card beside it if there is one. */
-export function FromPicture({ onTake }: { onTake: (target: Target) => void }) {
+export function FromPicture({ ofPiece, onTake }: { ofPiece?: string; onTake: (read: PictureColour) => void }) {
   const { facts } = usePlan();
-  const pictures = facts.pieces.flatMap((piece) => (piece.pictures ?? []).map((own) => ({ piece, own })));
+  const pictures = facts.pieces
+    .filter(({ id }) => ofPiece === undefined || id === ofPiece)
+    .flatMap((piece) => (piece.pictures ?? []).map((own) => ({ piece, own })));
   const [source, setSource] = useState<{ url: string; pieceId?: string; name: string } | null>(null);
   return (
     <div className="space-y-3">
@@ -54,16 +65,14 @@ export function FromPicture({ onTake }: { onTake: (target: Target) => void }) {
         <Picked
           key={source.url}
           url={source.url}
-          onTake={(lab) =>
-            onTake({ name: `As on the picture of ${source.name}`, lab, ...(source.pieceId ? { pieceId: source.pieceId } : {}) })
-          }
+          onTake={(read) => onTake({ ...read, of: source.name, ...(source.pieceId ? { pieceId: source.pieceId } : {}) })}
         />
       )}
     </div>
   );
 }
 
-function Picked({ url, onTake }: { url: string; onTake: (lab: Lab) => void }) {
+function Picked({ url, onTake }: { url: string; onTake: (read: Pick<PictureColour, 'lab' | 'spread' | 'withCard'>) => void }) {
   const [marks, setMarks] = useState<Marks>({});
   const [held, setHeld] = useState<MarkName>('patch');
   const [withCard, setWithCard] = useState<'yes' | 'no'>('yes');
@@ -143,7 +152,7 @@ function Picked({ url, onTake }: { url: string; onTake: (lab: Lab) => void }) {
               {withCard === 'yes' ? UNSURE_DELTA_E.withCard : UNSURE_DELTA_E.without} ΔE, the patch spreads {Math.round(reading.spread)}. A
               picture is never a match.
             </p>
-            <button type="button" className="act !min-h-10" onClick={() => onTake(reading.lab)}>
+            <button type="button" className="act !min-h-10" onClick={() => onTake({ ...reading, withCard: withCard === 'yes' })}>
               Take this colour
             </button>
           </>

@@ -5,7 +5,7 @@ import { FormProblem } from '../../views/SmallField.tsx';
 import { SwatchPicker } from '../../views/SwatchPicker.tsx';
 import { Adding } from '../job-sheet/Adding.tsx';
 import { FromPicture } from './FromPicture.tsx';
-import { paletteTarget, type Target } from './target.ts';
+import { type NamedTarget, paletteTarget, type Target, wantedTargets } from './target.ts';
 
 /** Which colour is wanted: as a paint that is called so, a swatch, or as it was read. */
 export function TargetForm({ target, onChange }: { target: Target; onChange: (target: Target) => void }) {
@@ -20,7 +20,9 @@ export function TargetForm({ target, onChange }: { target: Target; onChange: (ta
         </Adding>
         <Adding label="From a picture">
           <div className="mt-2 basis-full">
-            <FromPicture onTake={onChange} />
+            <FromPicture
+              onTake={({ lab, of, pieceId }) => onChange({ name: `As on the picture of ${of}`, lab, ...(pieceId ? { pieceId } : {}) })}
+            />
           </div>
         </Adding>
       </div>
@@ -32,19 +34,8 @@ function ChooseTarget({ onChange }: { onChange: (target: Target) => void }) {
   const { facts } = usePlan();
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState('');
-  const wanted = facts.pieces
-    .filter((piece) => !piece.finished)
-    .flatMap((piece) =>
-      piece.parts.flatMap((part) =>
-        part.layers.flatMap(({ wanted: own }) =>
-          own && (own.role === 'colour' || own.role === 'metallic')
-            ? [{ key: `${piece.id} ${own.name}`, name: `${own.name} for ${piece.name}`, lab: own.lab, pieceId: piece.id }]
-            : [],
-        ),
-      ),
-    );
   const paints = facts.products.map((product) => ({ key: product.id, name: product.name, lab: product.lab }));
-  const named: readonly ({ key: string } & Target)[] = [...new Map([...wanted, ...paints].map((own) => [own.key, own])).values()];
+  const named: readonly NamedTarget[] = [...new Map([...wantedTargets(facts), ...paints].map((own) => [own.key, own])).values()];
   const read = (event: FormEvent) => {
     event.preventDefault();
     const answer = readColour(typed);
@@ -77,7 +68,7 @@ function ChooseTarget({ onChange }: { onChange: (target: Target) => void }) {
               value=""
               onChange={(event) => {
                 const own = named.find(({ key }) => key === event.target.value);
-                if (own) onChange({ name: own.name, lab: own.lab, ...(own.pieceId ? { pieceId: own.pieceId } : {}) });
+                if (own) onChange(own);
               }}
             >
               <option value="">choose one</option>

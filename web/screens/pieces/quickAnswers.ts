@@ -1,9 +1,9 @@
 import { resolveLayer } from '#core/coats/index';
+import { namedColour } from '#core/colour/index';
 import { aimSchema, type Facts, looksLikeSchema, type Workshop } from '#core/facts/index';
 import type { LastCoat, QuickAnswers, WhereNow } from '#core/plan/index';
 import { type Minute, parseNumber, parseQuantity } from '#core/units/index';
 import { z } from 'zod';
-import { colourName } from '../../views/SwatchPicker.tsx';
 
 const WHERE_NOW = ['untouched', 'bare', 'primed', 'coloured', 'cleared'] as const satisfies readonly WhereNow[];
 export const ALREADY_COATED: readonly WhereNow[] = ['primed', 'coloured', 'cleared'];
@@ -34,7 +34,7 @@ export function quickAnswersSchema(workshop: Workshop, facts: Facts, now: () => 
         name: typed.name,
         looksLike: typed.looksLike,
         longestMm: typed.longest,
-        colours: typed.colours.map((hex) => ({ name: colourName(hex), hex })),
+        colours: typed.colours.map((hex) => ({ name: namedColour(hex).name, hex })),
         aim: typed.aim,
         whereNow: typed.whereNow,
         ...(ALREADY_COATED.includes(typed.whereNow) && typed.since !== null ? { since: typed.since } : {}),

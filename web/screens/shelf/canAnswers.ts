@@ -1,9 +1,8 @@
 import { typicalPack } from '#core/buying/index';
-import { labOf } from '#core/colour/index';
+import { namedColour } from '#core/colour/index';
 import { type Can, type Family, type Hand, type Product, type Role, roleSchema, type Sheet, type Workshop } from '#core/facts/index';
 import { parseNumber, parseQuantity } from '#core/units/index';
 import { z } from 'zod';
-import { colourName } from '../../views/SwatchPicker.tsx';
 
 /** What a paint is thinned or cleaned with tells its family. */
 export type Thinner = {
@@ -77,8 +76,10 @@ export function canFacts(
   newId: () => string,
   now: string,
 ): { readonly sheet: Sheet; readonly product: Product; readonly can: Can } {
+  const colour = namedColour(hex);
   const family = kind.family(role);
-  const usual = role === 'clear' ? 'clear' : `${colourName(hex)} ${role === 'colour' ? 'paint' : role.replace('-', ' ')}`;
+  const usual =
+    role === 'clear' ? 'clear' : `${colour.name} ${role === 'colour' || role === 'metallic' ? 'paint' : role.replace('-', ' ')}`;
   const title = name || usual;
   const sheet: Sheet = {
     id: newId(),
@@ -95,7 +96,9 @@ export function canFacts(
     id: newId(),
     sheetId: sheet.id,
     name: title,
-    lab: labOf(hex),
+    lab: colour.lab,
+    ...(colour.edgeOn ? { edgeOn: colour.edgeOn } : {}),
+    ...(role === 'metallic' ? { flake: colour.flake ?? 'metallic' } : {}),
     transparent: false,
     typicalMl: packMl,
     typicalPrice: paid ?? typicalPack(family, role).price,

@@ -16,6 +16,7 @@ import { LevelEdges } from './LevelEdges.tsx';
 import { Levers, Mixing } from './Levers.tsx';
 import { MissedWindow } from './MissedWindow.tsx';
 import { Optional } from './Optional.tsx';
+import { Predicted } from './Predicted.tsx';
 import { Systems } from './Systems.tsx';
 import { Tiles } from './Tiles.tsx';
 import type { SectionProps } from '../sectionProps.ts';
@@ -91,7 +92,7 @@ export function Coats({ piece, view }: SectionProps) {
         {part.layers.length > 0 && (
           <CoatStack stack={stack} part={part} marks={marks} chosen={chosen ?? shown?.layerId ?? null} onChoose={setChosen} />
         )}
-        <LayerList part={part} stack={stack} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
+        <LayerList part={part} stack={stack} targets={piece.targets ?? []} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
         <BetweenLayers
           pieceId={piece.id}
           part={part}
@@ -110,6 +111,7 @@ export function Coats({ piece, view }: SectionProps) {
         <MissedWindow piece={piece} part={part} onLayers={saveLayers} />
         {piece.board && <Tiles piece={piece} part={part} layers={stack.layers} />}
         <Board piece={piece} part={part} joints={view.joints} />
+        <Predicted part={part} stack={stack} />
         <Levers piece={piece} part={part} stack={stack} />
         <LevelEdges part={part} stack={stack} />
         <Mixing part={part} stack={stack} />

@@ -1,4 +1,4 @@
-import type { Layer, Part, Product, Zone } from '#core/facts/index';
+import type { ColourTarget, Layer, Part, Product, Zone } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { besideWords } from '#core/colour/index';
 import { counted, listed } from '#core/units/index';
@@ -30,12 +30,14 @@ const SEEN_OFF = 2;
 export function LayerList({
   part,
   stack,
+  targets,
   laidIds,
   onChange,
   onChoose,
 }: {
   part: Part;
   stack: StackView;
+  targets: readonly ColourTarget[];
   laidIds: ReadonlySet<string>;
   onChange: (layers: Layer[], said: string) => void;
   onChoose: (id: string) => void;
@@ -70,6 +72,7 @@ export function LayerList({
               key={layer.id}
               layer={layer}
               view={stack.layers.find((own) => own.layerId === layer.id)}
+              targets={targets}
               laid={laidIds.has(layer.id)}
               zones={part.zones.filter((zone) => zone.bare === undefined)}
               onCovers={(covers) => change(layer, { covers }, 'The plan has moved.')}
@@ -106,6 +109,7 @@ function spoken(stack: StackView): Announcements {
 type RowProps = {
   layer: Layer;
   view: StackView['layers'][number] | undefined;
+  targets: readonly ColourTarget[];
   laid: boolean;
   zones: readonly Zone[];
   onCovers: (covers: Layer['covers']) => void;
@@ -117,7 +121,7 @@ type RowProps = {
   onPaint: (product: Product) => void;
 };
 
-function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCoats, onOptions, onRemove, onPaint }: RowProps) {
+function LayerRow({ layer, view, targets, laid, zones, onCovers, onRepeat, onChoose, onCoats, onOptions, onRemove, onPaint }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: layer.id, disabled: laid });
   const name = view?.name ?? 'layer';
   const least = view?.laidCoats ?? 1;
@@ -172,7 +176,13 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
             {short && <strong className="ml-1 text-ink">ground will show</strong>}
           </span>
         )}
-        {view && view.role !== 'clear' && view.offBy >= SEEN_OFF && (
+        {view?.meets && (
+          <span className="second ml-2 shrink-0 text-small">
+            <strong className="text-ink">{view.meets.within ? 'meets' : 'misses'}</strong> {view.meets.name}, ΔE{' '}
+            {view.meets.deltaE.toFixed(1)}
+          </span>
+        )}
+        {view && !view.meets && view.role !== 'clear' && view.offBy >= SEEN_OFF && (
           <span className="second ml-2 flex shrink-0 items-center gap-1 text-small">
             <PaintStrip lab={view.looks} className="h-5 w-5" />
             <Why
@@ -207,7 +217,7 @@ function LayerRow({ layer, view, laid, zones, onCovers, onRepeat, onChoose, onCo
             <Plus size={15} aria-hidden />
           </button>
         </span>
-        <LayerOptions layer={layer} view={view} onChange={onOptions} />
+        <LayerOptions layer={layer} view={view} targets={targets} onChange={onOptions} />
         <button
           type="button"
           className="grid size-9 place-items-center"

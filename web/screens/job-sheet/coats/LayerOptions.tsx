@@ -1,10 +1,11 @@
-import { type Hand, type Layer, plain, type Weight, weightSchema } from '#core/facts/index';
+import { type ColourTarget, type Hand, type Layer, plain, type Weight, weightSchema } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { HAND_NAMES } from '../../../views/handNames.ts';
 import { Chips } from '../../../views/Chips.tsx';
+import { SmallSelect } from '../../../views/SmallField.tsx';
 
 /** Grits a film is flatted with before the next coat: the finer, the thinner or brighter what follows. */
 const FLAT_GRITS = ['none', '600', '800', '1000', '1500', '2000'] as const;
@@ -13,10 +14,12 @@ const FLAT_GRITS = ['none', '600', '800', '1000', '1500', '2000'] as const;
 export function LayerOptions({
   layer,
   view,
+  targets,
   onChange,
 }: {
   layer: Layer;
   view: LayerView | undefined;
+  targets: readonly ColourTarget[];
   onChange: (fields: Partial<Layer>, said: string) => void;
 }) {
   const { workshop } = usePlan();
@@ -69,6 +72,17 @@ export function LayerOptions({
               </span>
             ))}
           </fieldset>
+          {targets.length > 0 && (view?.role === 'colour' || view?.role === 'metallic') && (
+            <SmallSelect
+              label="Held against"
+              width="!w-full"
+              value={layer.targetId ?? ''}
+              options={[{ value: '', label: 'its own colour' }, ...targets.map((own) => ({ value: own.id, label: own.name }))]}
+              onChange={(id) =>
+                onChange({ targetId: id || undefined }, id ? 'Held against what is wanted.' : 'Held against its own colour.')
+              }
+            />
+          )}
           {view?.flatRefused ? (
             <p>{view.flatRefused}</p>
           ) : (

@@ -1,7 +1,6 @@
 import { counted } from '#core/units/index';
 import { mixFor } from '#core/amounts/index';
 import { clearToBuild, compareShades, glossOf, resolveLayer, sheenLevers, sheenName } from '#core/coats/index';
-import { coatsToTone, hexOf, type Tone, type ToneStep } from '#core/colour/index';
 import { type Part, type Piece, sheenSchema } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { useState } from 'react';
@@ -10,7 +9,6 @@ import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { usePieceSave, withZoneOf } from '../pieceChanges.ts';
 
-const TONE_TOLERANCE = 4;
 const POLISH = [1500, 2000, 3000];
 
 type Props = { readonly piece: Piece; readonly part: Part; readonly stack: StackView };
@@ -21,7 +19,6 @@ export function Levers(props: Props) {
     <section className="sheet !p-4" aria-label="Ground, tone and sheen">
       <h2>Ground, tone and sheen</h2>
       <Shades {...props} />
-      <ToneOf {...props} />
       <SheenOf {...props} />
       <Clear {...props} />
     </section>
@@ -51,37 +48,6 @@ function Shades({ part, stack }: Props) {
       </tbody>
     </table>
   );
-}
-
-/** A transparent paint darkens a step with each coat. */
-function ToneOf({ part }: Props) {
-  const { facts } = usePlan();
-  const layers = part.layers.map((layer) => resolveLayer(layer, facts));
-  const at = layers.findIndex((layer) => layer.transparent && layer.role !== 'clear');
-  if (at < 0) return null;
-  const ground = layers[at - 1]?.lab ?? { l: 78, a: 0, b: 0 };
-  const tone = coatsToTone(ground, layers[at].lab, layers[at].lab, TONE_TOLERANCE, 6);
-  return (
-    <div className="mt-3 border-t border-hairline pt-2">
-      <p>
-        {layers[at].name}, coat by coat:{' '}
-        {tone.first === null ? `nearest to its swatch at coat ${nearest(tone).coats}` : `near its swatch from coat ${tone.first}`}
-        {tone.past !== null && `, past it at ${tone.past}`}.
-      </p>
-      <ol className="mt-1 flex gap-1">
-        {tone.steps.map((step) => (
-          <li key={step.coats} className="text-center">
-            <span aria-hidden className="block h-7 w-11 border border-black/30" style={{ background: hexOf(step.lab) }} />
-            <span className={`figure ${step.coats === layers[at].layer.coats ? 'font-[650] underline' : ''}`}>{step.coats}</span>
-          </li>
-        ))}
-      </ol>
-    </div>
-  );
-}
-
-function nearest(tone: Tone): ToneStep {
-  return tone.steps.reduce((a, b) => (b.deltaE < a.deltaE ? b : a));
 }
 
 /** The gloss it dries to, the gloss wanted, and the ways between. */

@@ -1,4 +1,4 @@
-import { labOf } from '#core/colour/index';
+import { namedColour } from '#core/colour/index';
 import { readySystems, type SystemKind } from '#core/coats/index';
 import { hasPaintedZone, type Layer, type Part, type Piece } from '#core/facts/index';
 import { layersOfSystem } from '#core/plan/index';
@@ -7,7 +7,6 @@ import { usePlan } from '../../../app/PlanContext.tsx';
 import { newId } from '../../../app/newId.ts';
 import { useSaving } from '../../../app/useFacts.ts';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
-import { colourName } from '../../../views/SwatchPicker.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { isPlanned } from '#core/safety/index';
 import { dividedPart } from '#core/zones/index';
@@ -27,7 +26,7 @@ export function Systems({
   const { facts } = usePlan();
   const { remove } = useSaving();
   const swatches = piece.swatches.length > 0 ? piece.swatches : ['#a9adb0'];
-  const colours = swatches.map((hex) => ({ name: colourName(hex), lab: labOf(hex) }));
+  const colours = swatches.map(namedColour);
   const ready = readySystems({
     material: part.material,
     colours: colours.slice(0, 1).map((colour) => ({ ...colour, covers: 'all' as const })),

@@ -1,4 +1,4 @@
-import { labOf } from '#core/colour/index';
+import { namedColour } from '#core/colour/index';
 import type { Cut, Family, Part, Piece } from '#core/facts/index';
 import { listed } from '#core/units/index';
 import { type OrderAnswer, type Paint, tapeSafety, withColour, withLaterRound, withLock } from '#core/masking/index';
@@ -7,7 +7,7 @@ import { toast } from 'sonner';
 import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
-import { colourName, SwatchPicker } from '../../../views/SwatchPicker.tsx';
+import { SwatchPicker } from '../../../views/SwatchPicker.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
 import { ChangeCut } from './ChangeCut.tsx';
@@ -52,7 +52,7 @@ export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: P
               <SwatchPicker
                 chosen={[]}
                 most={1}
-                onChange={([hex]) => hex && paint({ name: colourName(hex), lab: labOf(hex) }, `${look.name} is ${colourName(hex)}.`)}
+                onChange={([hex]) => hex && paint(namedColour(hex), `${look.name} is ${namedColour(hex).name}.`)}
               />
             </div>
           }

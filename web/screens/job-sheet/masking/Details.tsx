@@ -1,4 +1,4 @@
-import { labOf } from '#core/colour/index';
+import { labOf, PALETTE } from '#core/colour/index';
 import {
   DETAIL_WAYS,
   type Detail,
@@ -17,7 +17,6 @@ import { newId } from '../../../app/newId.ts';
 import { PaintStrip } from '../../../views/paint.tsx';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
-import { PALETTE } from '../../../views/SwatchPicker.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';

@@ -13,7 +13,20 @@ import { Gate } from './Gate.tsx';
 import { Methods } from './Methods.tsx';
 import { SurfaceView } from './SurfaceView.tsx';
 
-const BEFORE_PAINT = ['wash', 'test-patch', 'strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'dry-fit', 'clean', 'look'];
+const BEFORE_PAINT = [
+  'wash',
+  'reference',
+  'test-patch',
+  'strip',
+  'strip-on',
+  'strip-off',
+  'metal-prep',
+  'repair',
+  'prep',
+  'dry-fit',
+  'clean',
+  'look',
+];
 const VIEWS = [
   { key: 'methods', name: 'Old paint' },
   { key: 'surface', name: 'Repair and surface' },
@@ -48,6 +61,14 @@ export function Strip({ piece, view }: SectionProps) {
           <PartTabs parts={parts} part={part} choose={(id) => go(shown.key, id)} />
         </div>
         <p className="mt-1">{choice.because}</p>
+        {steps.some((step) => step.stage === 'reference') && (
+          <p className="mt-2 border-l-4 border-ink pl-3 font-[650]">
+            Its old paint is a reference that is not read yet: read it, or match a dab beside it, before anything is stripped or scuffed.{' '}
+            <Link className="linklike" to={`/pieces/${piece.id}/survey?view=colours`}>
+              References
+            </Link>
+          </p>
+        )}
         <div className="mt-3">
           <Chips
             legend="Work before paint"

@@ -3,15 +3,17 @@ import { Chips } from '../../../views/Chips.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { Overview } from './Overview.tsx';
 import { PartsEditor } from './PartsEditor.tsx';
+import { References } from './References.tsx';
 import { TakingApart } from './TakingApart.tsx';
 
 const VIEWS = [
   { key: 'walk', name: 'Walk round it', View: Overview },
   { key: 'parts', name: 'Parts and sizes', View: PartsEditor },
   { key: 'apart', name: 'Taking apart', View: TakingApart },
+  { key: 'colours', name: 'References', View: References },
 ] as const;
 
-/** What the piece is, in three views: the walk with its pictures and marks, the parts in full, and how it comes apart. */
+/** What the piece is, in four views: the walk with its pictures and marks, the parts in full, how it comes apart, and what its colours are read from. */
 export function Survey(props: SectionProps) {
   const [params, setParams] = useSearchParams();
   const current = VIEWS.find((view) => view.key === params.get('view')) ?? VIEWS[0];

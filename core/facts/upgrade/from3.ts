@@ -1,0 +1,8 @@
+import type { Upgrade } from './types.ts';
+
+/** Version 4: colour charts are kept; there were none. */
+export const from3: Upgrade = {
+  fact: (_collection, fact) => fact,
+  event: (event) => event,
+  added: (facts) => ({ charts: facts.charts ?? [] }),
+};
