@@ -4,7 +4,7 @@ import { areaGrowth } from '#core/units/index';
 
 export { addedUp, roundedUp, supplyKey, supplyName, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
-export { type Mix, mixFor, type MixPart, type MixQuestion } from './mixing.ts';
+export { type Mix, mixFor, type MixPart, type MixQuestion, PAINT_DENSITY } from './mixing.ts';
 export { paintIn, type PaintIn, ratioOf, solidsAt } from './thinning.ts';
 
 /** Paint used, by two models of which the larger holds (BRIEF §7). */

@@ -6,7 +6,9 @@ import { type Family, type Label, plain } from '#core/facts/index';
 /** A mix is made 20 % larger than the coats need. */
 const SPARE = 0.2;
 /** Solids as bottled are heavier than water; enough for a kitchen scale. */
-const DENSITY = { paint: 1.1, hardener: 1, reducer: 0.87 };
+/** g/mL of a paint from its bottle. */
+export const PAINT_DENSITY = 1.1;
+const DENSITY = { paint: PAINT_DENSITY, hardener: 1, reducer: 0.87 };
 const CUP_ML = 30;
 
 export type MixPart = { readonly what: 'paint' | 'hardener' | 'reducer'; readonly ml: number; readonly grams: number };

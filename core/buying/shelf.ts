@@ -1,5 +1,5 @@
 import { paintIn } from '#core/amounts/index';
-import { type Can, type Facts, type Family, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
+import { type Can, type EventOf, type Facts, type Family, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
@@ -13,47 +13,23 @@ export type ShelfCan = {
   readonly source: 'own' | 'default';
 };
 
+/** Paint that curdled, dried up, was spilt or came out the wrong colour. */
+export type LostPaint = {
+  readonly canId: string;
+  readonly productId: string;
+  readonly ml: number;
+  /** What it had cost, minor units. */
+  readonly cost: number;
+  /** The piece it was for. */
+  readonly pieceId?: string;
+};
+
 /** Every can on the shelf; cans marked bought stand here too. What is left is derived, a weighing resets it. */
 export function shelfCans(facts: Facts): ShelfCan[] {
-  const events = standingEvents(facts.events);
-  const bought: Can[] = events.flatMap((event) =>
-    event.kind !== 'bought'
-      ? []
-      : Array.from({ length: event.count }, (_, index) => ({
-          id: `${event.id}-${index}`,
-          productId: event.productId,
-          packMl: event.packMl,
-          leftMl: event.packMl,
-          leftAt: event.at,
-          opened: false,
-          paid: Math.round(event.paid / event.count),
-        })),
-  );
-  const entries = [...facts.cans, ...bought, ...events.flatMap(jarOf)].map((can): Entry => {
-    const weighing = events.filter((event) => event.kind === 'weighed' && event.canId === can.id).at(-1);
-    const weighed = weighing?.kind === 'weighed' && toMinute(weighing.at) >= toMinute(can.leftAt) ? weighing : null;
-    return {
-      can,
-      left: weighed ? weighed.leftMl : can.leftMl,
-      since: toMinute(weighed ? weighed.at : can.leftAt),
-      weighed: weighed !== null,
-      opened: can.opened,
-      paid: can.paid,
-    };
-  });
-  for (const event of events) {
-    const at = toMinute(event.at);
-    if (event.kind === 'done' && event.coat?.productId !== undefined && event.coat.ml)
-      drawn(entries, event.coat.productId, at, paintOf(event.coat, facts));
-    if (event.kind !== 'mixed') continue;
-    const paid = event.parts.reduce((sum, part) => sum + drawn(entries, part.productId, at, part.ml), 0);
-    const jar = entries.find(({ can }) => can.id === jarId(event.id));
-    if (jar) jar.paid = Math.round(paid);
-  }
-  return entries.map(({ can, left, weighed, opened, paid }) => ({
+  return ledgerOf(facts).entries.map(({ can, left, held, weighed, opened, paid }) => ({
     id: can.id,
     productId: can.productId,
-    packMl: can.packMl,
+    packMl: held,
     leftMl: left,
     opened,
     paid,
@@ -61,9 +37,95 @@ export function shelfCans(facts: Facts): ShelfCan[] {
   }));
 }
 
+/** What was lost of the shelf, and what it had cost. */
+export function lostPaint(facts: Facts): readonly LostPaint[] {
+  return ledgerOf(facts).lost;
+}
+
+type Ledger = { readonly entries: readonly Entry[]; readonly lost: readonly LostPaint[] };
+
+const KNOWN = new WeakMap<Facts, Ledger>();
+
+/** Remembered for as long as the same facts stand. */
+function ledgerOf(facts: Facts): Ledger {
+  const known = KNOWN.get(facts) ?? reckoned(facts);
+  KNOWN.set(facts, known);
+  return known;
+}
+
+function reckoned(facts: Facts): Ledger {
+  const events = standingEvents(facts.events);
+  const entries = [...facts.cans, ...events.flatMap(boughtOf), ...events.flatMap(jarOf)].map((can) => entryOf(can, events));
+  const lost: LostPaint[] = [];
+  for (const event of events) {
+    const at = toMinute(event.at);
+    if (event.kind === 'done' && event.coat?.productId !== undefined && event.coat.ml)
+      drawn(entries, event.coat.productId, at, paintOf(event.coat, facts));
+    if (event.kind === 'mixed') poured(entries, event, at);
+    if (event.kind === 'spoiled') lost.push(...thrownAway(entries, event, at));
+  }
+  return { entries, lost };
+}
+
+function entryOf(can: Can, events: readonly LogEvent[]): Entry {
+  const weighing = events.filter((event) => event.kind === 'weighed' && event.canId === can.id).at(-1);
+  const weighed = weighing?.kind === 'weighed' && toMinute(weighing.at) >= toMinute(can.leftAt) ? weighing : null;
+  return {
+    can,
+    left: weighed ? weighed.leftMl : can.leftMl,
+    held: can.packMl,
+    since: toMinute(weighed ? weighed.at : can.leftAt),
+    weighed: weighed !== null,
+    opened: can.opened,
+    paid: can.paid,
+  };
+}
+
+function boughtOf(event: LogEvent): Can[] {
+  if (event.kind !== 'bought') return [];
+  return Array.from({ length: event.count }, (_, index) => ({
+    id: `${event.id}-${index}`,
+    productId: event.productId,
+    packMl: event.packMl,
+    leftMl: event.packMl,
+    leftAt: event.at,
+    opened: false,
+    paid: Math.round(event.paid / event.count),
+  }));
+}
+
+/** The paints of a mix leave their bottles for its own jar, or for one that stands there. */
+function poured(entries: readonly Entry[], event: EventOf<'mixed'>, at: Minute): void {
+  const paid = event.parts.reduce((sum, part) => sum + drawn(entries, part.productId, at, part.ml), 0);
+  const jar = entries.find(({ can }) => can.id === (event.intoCanId ?? jarId(event.id)));
+  if (!jar) return;
+  if (event.intoCanId === undefined) {
+    jar.paid = Math.round(paid);
+    return;
+  }
+  // A weighing since then has seen it already.
+  if (jar.since > at) return;
+  const worth = (jar.left / jar.held) * jar.paid + paid;
+  jar.left += event.parts.reduce((sum, part) => sum + part.ml, 0);
+  jar.held = Math.max(jar.held, jar.left);
+  // Paid for a full jar at what a millilitre in it has cost now.
+  jar.paid = Math.round((worth / jar.left) * jar.held);
+}
+
+function thrownAway(entries: readonly Entry[], event: EventOf<'spoiled'>, at: Minute): LostPaint[] {
+  const entry = entries.find(({ can }) => can.id === event.canId);
+  if (!entry || entry.since > at || entry.left <= 0) return [];
+  const ml = entry.left;
+  entry.left = 0;
+  const cost = Math.round((ml / entry.held) * entry.paid);
+  return [{ canId: event.canId, productId: entry.can.productId, ml, cost, ...(event.pieceId ? { pieceId: event.pieceId } : {}) }];
+}
+
 type Entry = {
   readonly can: Can;
   left: number;
+  /** What it holds when full, mL: a jar grows by what is poured into it. */
+  held: number;
   readonly since: Minute;
   readonly weighed: boolean;
   opened: boolean;
@@ -82,7 +144,7 @@ function drawn(entries: readonly Entry[], productId: string, at: Minute, ml: num
     const taken = Math.min(entry.left, wanted);
     entry.left -= taken;
     wanted -= taken;
-    cost += (taken / entry.can.packMl) * entry.paid;
+    cost += (taken / entry.held) * entry.paid;
     if (taken > 0) entry.opened = true;
     if (wanted <= 0) break;
   }
@@ -95,7 +157,7 @@ function jarId(eventId: string): string {
 
 /** The jar that a mix fills. */
 function jarOf(event: LogEvent): Can[] {
-  if (event.kind !== 'mixed') return [];
+  if (event.kind !== 'mixed' || event.intoCanId !== undefined) return [];
   const ml = event.parts.reduce((sum, part) => sum + part.ml, 0);
   return [{ id: jarId(event.id), productId: event.productId, packMl: ml, leftMl: ml, leftAt: event.at, opened: true, paid: 0 }];
 }

@@ -1,4 +1,4 @@
-import { shareSeen } from './hidingSeen.ts';
+import { knownPaint } from './knownPaint.ts';
 import { colourDifference, hidingShare } from '#core/colour/index';
 import type { Facts, Family, Hand, Label, Lab, Layer, Product, Role, Sheet, Weight } from '#core/facts/index';
 import { handFor } from './hand.ts';
@@ -58,18 +58,19 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
     layer.productId === undefined ? ownProduct(layer, facts) : facts.products.find((candidate) => candidate.id === layer.productId);
   const sheet = product && facts.sheets.find((candidate) => candidate.id === product.sheetId);
   if (product && sheet) {
+    const { lab, share } = knownPaint(product, facts);
     return complete(layer, {
       product,
       sheet,
       name: product.name,
       family: sheet.family,
       role: sheet.role,
-      lab: product.lab,
+      lab,
       ...(product.edgeOn ? { edgeOn: product.edgeOn } : {}),
       hand: handFor({ layer, family: sheet.family, form: sheet.form, usual: sheet.hand, owned: handsOwned(facts) }),
-      label: sheet.label,
+      label: product.gloss === undefined ? sheet.label : { ...sheet.label, gloss: product.gloss },
       transparent: product.transparent,
-      share: shareOf(product, facts),
+      share,
       isocyanate: sheet.isocyanate,
       forPlastics: sheet.forPlastics,
       thinner: sheet.thinner,
@@ -105,11 +106,6 @@ function complete(layer: Layer, data: Partial): ResolvedLayer {
   const film = filmOfCoat(data.family, data.role, data.hand, data.label);
   const share = data.share ?? hidingShare(data.lab);
   return { ...data, layer, share, filmUm: film.filmUm, weights: weightsOf(layer), solids: film.solids, filmSource: film.source };
-}
-
-/** What it lets through: as its sheet or colour says, or more where an inspection has shown so. */
-function shareOf(product: Product, { events }: Facts): number {
-  return Math.max(product.share ?? hidingShare(product.lab, product.flake), shareSeen(product.id, events) ?? 0);
 }
 
 function handsOwned(facts: Facts): readonly Hand[] {

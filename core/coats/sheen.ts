@@ -9,6 +9,9 @@ const BANDS: readonly (readonly [Sheen, number])[] = [
   ['gloss', 100],
 ];
 
+/** Gloss units that stand for a sheen seen by eye. */
+export const SHEEN_UNITS: Record<Sheen, number> = { flat: 5, satin: 22, 'semi-gloss': 52, gloss: 85 };
+
 export function sheenName(gloss: number): Sheen {
   return BANDS.find(([, most]) => gloss <= most)?.[0] ?? 'gloss';
 }

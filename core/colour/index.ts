@@ -14,3 +14,6 @@ export { bestReference, LOOK_BENEATH, TOLERANCE_DELTA_E, type Trust, trustOf } f
 export { SHIFT_STEP, type Shift, SHIFTS, shiftedBy } from './shifts.ts';
 export { type NamedColour, namedColour, PALETTE } from './palette.ts';
 export { atGloss } from './surface.ts';
+export { DRAWN_ON, type Drawdown, type DrawdownRead, readDrawdown } from './drawdown.ts';
+export { type FilmReading, fitPaint, type PaintFit } from './fit.ts';
+export { type ChartColour, chartAsCsv, chartAsGpl, type LineProblem, type ReadChart, readChart } from './chart.ts';

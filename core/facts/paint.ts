@@ -127,6 +127,8 @@ export const productSchema = z.strictObject({
   flake: flakeSchema.optional(),
   /** One normal coat of it, dried, over black and over white: the two readings that give absorption and scattering apart. */
   drawdown: z.strictObject({ black: labSchema, white: labSchema }).optional(),
+  /** Gloss units it dries to where that is another than its sheet's, as of a mix with a flat paint in it. */
+  gloss: z.number().min(0, 'Gloss is 0 to 100 units.').max(100, 'Gloss is 0 to 100 units.').optional(),
   /** Weight of a millilitre, g; absent: as its kind usually has. */
   density: z.number().min(0.6, 'No paint is as light as that.').max(3, 'No paint is as heavy as that.').optional(),
   /** Usual pack and price where no offer is known; prices then read "about". */

@@ -1,5 +1,6 @@
 import { colourDifference, commonDivisor, DROP_ML, ingredientOf, mixedLab, type Portion, type Recipe } from '#core/colour/index';
 import type { EventOf, Lab, Product } from '#core/facts/index';
+import { flattenedBy } from './gloss.ts';
 import type { BenchPaint } from './ranges.ts';
 
 /** A recipe as a cup of a size: how many drops of each, whether there is enough, and what is kept of it. */
@@ -49,8 +50,9 @@ export type MixedPaint = { readonly product: Product; readonly event: EventOf<'m
 
 export type Mixing = {
   readonly name: string;
-  readonly recipe: Recipe;
-  readonly cup: CupOfMix;
+  /** What went into the cup, and what that comes to. */
+  readonly poured: readonly Portion[];
+  readonly lab: Lab;
   readonly paints: readonly BenchPaint[];
   readonly pieceId?: string;
   /** The mix it is made again of: its jar is filled, no second paint made. */
@@ -58,16 +60,18 @@ export type Mixing = {
 };
 
 /** What is kept of a mix: a paint of the main one's sheet, and the entry that fills its jar out of the bottles. */
-export function mixedPaint({ name, recipe, cup, paints, pieceId, again }: Mixing, at: string, newId: () => string): MixedPaint | null {
-  const parts = cup.portions.map(({ id, drops }) => ({ productId: id, ml: drops * DROP_ML }));
+export function mixedPaint({ name, poured, lab, paints, pieceId, again }: Mixing, at: string, newId: () => string): MixedPaint | null {
+  const parts = poured.map(({ id, drops }) => ({ productId: id, ml: drops * DROP_ML }));
   const main = paints.find(({ id }) => id === parts.reduce((most, own) => (own.ml > most.ml ? own : most)).productId);
   if (!main) return null;
-  const { share: _share, id: _id, ...like } = main.product;
+  const { share: _share, id: _id, drawdown: _drawdown, measured: _measured, mix: _mix, gloss: _gloss, ...like } = main.product;
+  const gloss = flattenedBy(poured, paints)?.to;
   const product: Product = again ?? {
     ...like,
     id: newId(),
     name,
-    lab: recipe.lab,
+    lab,
+    ...(gloss === undefined ? {} : { gloss: Math.round(gloss) }),
     mix: { parts, ...(pieceId ? { forPieceId: pieceId } : {}) },
   };
   return { product, event: { id: newId(), at, kind: 'mixed', productId: product.id, parts, ...(pieceId ? { pieceId } : {}) } };

@@ -44,7 +44,11 @@ const [recipe] = recipesFor({ target, paints: range.paints, maxPaints: 3, drops:
 let given = 0;
 const newId = () => `id-${++given}`;
 const mixed = (ml: number) => {
-  const made = mixedPaint({ name: 'Tram ivory', recipe, cup: cupFor(recipe, ml, range.paints), paints: range.paints }, toIso(NOW), newId);
+  const made = mixedPaint(
+    { name: 'Tram ivory', poured: cupFor(recipe, ml, range.paints).portions, lab: recipe.lab, paints: range.paints },
+    toIso(NOW),
+    newId,
+  );
   if (!made) throw new Error('nothing was mixed');
   return made;
 };
@@ -129,7 +133,7 @@ describe('a mix that is kept', () => {
     expect(again?.deltaE).toBeCloseTo(recipe.deltaE, 9);
     if (!again) return;
     const more = mixedPaint(
-      { name: '', recipe: again, cup: cupFor(again, 16, range.paints), paints: range.paints, again: product },
+      { name: '', poured: cupFor(again, 16, range.paints).portions, lab: again.lab, paints: range.paints, again: product },
       toIso(NOW + 5),
       newId,
     );
@@ -151,7 +155,7 @@ describe('a mix that is kept', () => {
 
 describe('the nearest paints', () => {
   it('are ranked, with what each is off', () => {
-    const near = nearestPaints(full, target, 3);
+    const near = nearestPaints(full, { target }, 3);
     expect(near[0].product.id).toBe('white');
     expect(near.map(({ deltaE }) => deltaE)).toEqual([...near.map(({ deltaE }) => deltaE)].sort((a, b) => a - b));
     expect(near[0].beside).toContain('lighter');

@@ -1,36 +1,75 @@
 import { CAN_RESIDUE } from '#core/amounts/index';
 import { shelfCans, usableMl } from '#core/buying/index';
+import { knownPaint } from '#core/coats/index';
 import { type Offered, recipesFor } from '#core/colour/index';
+import { isOwnThinner } from '#core/drying/index';
 import { type Facts, type Family, type Lab, plain, type Product, type Sheet } from '#core/facts/index';
 
-/** Paints of the shelf that may go into one cup: opaque colours of one family, for two families curdle or fall out (BRIEF §10). */
+/** Paints that may go into one cup: opaque colours of one family, for two families curdle or fall out (BRIEF §10). */
 
-export type BenchPaint = Offered & { readonly product: Product; readonly sheet: Sheet; readonly ml: number };
+export type BenchPaint = Offered & {
+  readonly product: Product;
+  readonly sheet: Sheet;
+  /** What is left of it, mL; of one to be bought, what a pack holds. */
+  readonly ml: number;
+  readonly owned: boolean;
+};
 
 export type Range = {
   readonly family: Family;
   readonly name: string;
+  /** Of the shelf. */
   readonly paints: readonly BenchPaint[];
+  /** Of the same family, known and not owned. */
+  readonly toBuy: readonly BenchPaint[];
+  /** Owned, of another family that takes the same thinner: care, never without a cup test. */
+  readonly foreign: readonly BenchPaint[];
   /** Only in cans that spray: decanted before anything can be dropped into a cup. */
   readonly decanted: boolean;
 };
 
 /** Ranges with at least one paint left, the largest first. */
 export function rangesOf(facts: Facts): Range[] {
-  const cans = shelfCans(facts);
-  const paints = facts.products.flatMap((product): BenchPaint[] => {
-    const sheet = facts.sheets.find((own) => own.id === product.sheetId);
-    const ml = usableMl(cans, product.id, CAN_RESIDUE);
-    if (sheet?.role !== 'colour' || product.transparent || ml <= 0) return [];
-    return [{ id: product.id, lab: product.lab, ...(product.share === undefined ? {} : { share: product.share }), ml, product, sheet }];
-  });
-  const families = [...new Set(paints.map(({ sheet }) => sheet.family))];
+  const all = benchPaints(facts);
+  const owned = all.filter((paint) => paint.owned);
+  const families = [...new Set(owned.map(({ sheet }) => sheet.family))];
   return families
     .map((family) => {
-      const own = paints.filter(({ sheet }) => sheet.family === family);
-      return { family, name: plain(family), paints: own, decanted: own.every(({ sheet }) => sheet.hand === 'aerosol') };
+      const paints = owned.filter(({ sheet }) => sheet.family === family);
+      return {
+        family,
+        name: plain(family),
+        paints,
+        toBuy: all.filter((paint) => !paint.owned && paint.sheet.family === family && !paint.product.mix),
+        foreign: owned.filter(({ sheet }) => sheet.family !== family && isOwnThinner(family, sheet.family)),
+        decanted: paints.every(({ sheet }) => sheet.hand === 'aerosol'),
+      };
     })
     .sort((a, b) => b.paints.length - a.paints.length);
+}
+
+/** Every opaque colour the workshop knows, as the bench takes it. */
+export function benchPaints(facts: Facts): BenchPaint[] {
+  const cans = shelfCans(facts);
+  return facts.products.flatMap((product): BenchPaint[] => {
+    const sheet = facts.sheets.find((own) => own.id === product.sheetId);
+    if (sheet?.role !== 'colour' || product.transparent) return [];
+    const left = usableMl(cans, product.id, CAN_RESIDUE);
+    const { lab, share } = knownPaint(product, facts);
+    const { drawdown } = product;
+    return [
+      {
+        id: product.id,
+        lab,
+        share,
+        ...(drawdown ? { drawdown } : {}),
+        ml: left > 0 ? left : product.typicalMl,
+        owned: left > 0,
+        product,
+        sheet,
+      },
+    ];
+  });
 }
 
 /** A first look at each range: two paints, a small cup. */

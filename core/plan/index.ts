@@ -1,4 +1,12 @@
-export { type PlannedStep, seededRandom, type Session, type WetNearby } from './dates/index.ts';
+export {
+  type ColourUse,
+  type MixLasts,
+  type PlannedStep,
+  seededRandom,
+  type Session,
+  plannedInColour,
+  type WetNearby,
+} from './dates/index.ts';
 export { type BandOfFilm, type FilmAhead, filmsAhead, type FilmsAhead, type HangingPart, whenRefused } from './films/index.ts';
 export {
   type Drafted,

@@ -9,6 +9,8 @@ import type { Minute } from '#core/units/index';
 import { dividedFacts } from '#core/zones/index';
 import {
   byUrgency,
+  mixesLast,
+  type MixLasts,
   type MovedStep,
   movedSteps,
   paintNeeds,
@@ -39,6 +41,8 @@ export type Plan = {
   readonly cautions: readonly Caution[];
   readonly free: readonly FreeInterval[];
   readonly moved: readonly MovedStep[];
+  /** Mixes that something is planned in, and whether each lasts. */
+  readonly mixes: readonly MixLasts[];
 };
 
 export type PlanInput = {
@@ -97,6 +101,7 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
     ),
     cautions: cautionsFor(new Set(plannedSteps.flatMap((step) => step.hazards))),
     moved: movedSteps(plannedSteps, facts),
+    mixes: mixesLast(plannedSteps, facts),
   };
 }
 

@@ -22,6 +22,7 @@ export const router = createBrowserRouter([
       { path: 'shelf/sheets/:sheetId', lazy: async () => ({ Component: (await import('../screens/shelf/SheetPage.tsx')).SheetPage }) },
       { path: 'buying', lazy: async () => ({ Component: (await import('../screens/buying/Buying.tsx')).Buying }) },
       { path: 'colour', lazy: async () => ({ Component: (await import('../screens/colour/Colours.tsx')).Colours }) },
+      { path: 'colour/paints/:productId', lazy: async () => ({ Component: (await import('../screens/colour/PaintPage.tsx')).PaintPage }) },
       { path: 'colour/labels', lazy: async () => ({ Component: (await import('../screens/print/JarLabels.tsx')).JarLabels }) },
       { path: 'log', lazy: async () => ({ Component: (await import('../screens/log/Log.tsx')).Log }) },
       { path: 'workshop', lazy: async () => ({ Component: (await import('../screens/workshop/WorkshopPage.tsx')).WorkshopPage }) },

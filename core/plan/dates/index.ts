@@ -2,6 +2,7 @@ export { type MovedStep, movedSteps } from './moved.ts';
 export type { PlannedStep, WetNearby } from './plannedStep.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
+export { type ColourUse, mixesLast, type MixLasts, plannedInColour } from './oneMix.ts';
 export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
 export { paintNeeds, waitForPaint } from './supply.ts';

@@ -1,14 +1,14 @@
 import type { Purchases } from '#core/buying/index';
 import { paintIn } from '#core/amounts/index';
 import type { Facts, LaidCoat, Piece } from '#core/facts/index';
-import { typicalPack } from '#core/buying/index';
+import { lostPaint, shelfCans, typicalPack } from '#core/buying/index';
 import type { PlanContext } from '../films/index.ts';
 import type { Session } from '../dates/index.ts';
 import { type PricedSupply, pieceSupplies } from './supplies.ts';
 import type { Step } from '../steps/index.ts';
 import { isCommitted } from '#core/survey/index';
 
-/** What a piece costs, in minor units: committed (bought), planned (to buy and use up), used (its share of shared cans). */
+/** What a piece costs, in minor units: committed (bought), planned (to buy and use up), used (its share of shared cans, and paint lost on it). */
 export type PieceMoney = {
   readonly committed: number;
   readonly planned: number;
@@ -42,10 +42,11 @@ export function pieceMoney(
     planned += goods + (shop.goods > 0 ? (shop.delivery * goods) / shop.goods : 0);
     if (goods > 0 && shop.shopId === null) about = true;
   }
-  const used = events.reduce(
-    (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
-    0,
-  );
+  const used =
+    events.reduce(
+      (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
+      0,
+    ) + lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0);
   const supplies = pieceSupplies(piece, steps, facts.stock, sessions);
   const consumables = supplies.reduce((sum, line) => sum + line.cost, 0);
   const total = Math.round(committed + planned + consumables);
@@ -78,8 +79,8 @@ function usedOf(coat: LaidCoat, facts: Facts): number {
 }
 
 function pricePerMl({ productId, family, role, hand }: LaidCoat, facts: Facts): number {
-  const can = facts.cans.find((candidate) => candidate.productId === productId);
-  if (can && can.paid > 0) return can.paid / can.packMl;
+  const can = shelfCans(facts).find((own) => own.productId === productId && own.paid > 0);
+  if (can) return can.paid / can.packMl;
   const product = facts.products.find((candidate) => candidate.id === productId);
   const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
   return pack.price / pack.ml;

@@ -10,7 +10,7 @@ import type { PartFilms, PlacedLayer, PlanContext, Ref } from '../films/index.ts
 import type { StepChain } from './chain.ts';
 import type { Constraint } from './constraint.ts';
 import { dwell, nextCoat, whilePromoterWorks, withinPotLife } from './constraints.ts';
-import { addMix, addPromoter, addScrapTest } from './readying.ts';
+import { addCupTest, addMix, addPromoter, addScrapTest } from './readying.ts';
 import { FLIP_MINUTES } from './positions.ts';
 import type { CoatOfStep } from './step.ts';
 
@@ -42,7 +42,10 @@ export type LayerToLay = {
 export function addCoats(chain: StepChain, context: PlanContext, films: PartFilms, layer: LayerToLay): void {
   const { placed, doneCoats, masked } = layer;
   const { resolved } = placed;
-  if (doneCoats === 0 && !layer.turned) addScrapTest(chain, context, placed);
+  if (doneCoats === 0 && !layer.turned) {
+    addCupTest(chain, context, placed);
+    addScrapTest(chain, context, placed);
+  }
   const mixes = mixesOf(chain, placed, doneCoats);
   let mixed: Ref | null = null;
   let promoted: Ref | null = null;

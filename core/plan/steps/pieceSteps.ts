@@ -14,6 +14,7 @@ import { assembled, assemblySteps } from './assembly.ts';
 import { checkStep, isTogether, undecidedText } from './fitting.ts';
 import { preservingSteps } from './preserving.ts';
 import { joinedIntoRows, type RowLimits } from './rows.ts';
+import { addSheenLook } from './sheenLook.ts';
 import type { Inspection, Step } from './step.ts';
 import { addStripping } from './stripping.ts';
 import { flashRusts, keepsPaint } from './surfaceParts.ts';
@@ -140,6 +141,7 @@ function partSteps(piece: Piece, asEntered: Part, context: PlanContext, pace: Wo
   const onSurface = surfaced ? whileSurfaceServes(surfaced, chain, context) : [];
   const coated = addLayers(chain, context, { keepsPaint: keepsPaint(part, strip), onSurface: keepsPaint(part, strip) ? [] : onSurface });
   if (piece.board) addJudging(chain, coated.tops);
+  else addSheenLook(chain, context, coated.tops);
   if (bareZones.length > 0) addBareCareBesidePaint(chain, context, bareZones);
   return made(coated, surfaced);
 }

@@ -1,4 +1,6 @@
 import { mixFor, reserveMl } from '#core/amounts/index';
+import { familyDrying, isOwnThinner } from '#core/drying/index';
+import { plain } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
 import type { PlacedLayer, PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
@@ -30,6 +32,36 @@ export function addScrapTest(chain: StepChain, context: PlanContext, placed: Pla
     treatment: `scrap ${resolved.mix}`,
   });
 }
+
+/** A thinner made for another range is tried in a cup first; one that curdled there is not sprayed (BRIEF §6). */
+export function addCupTest(chain: StepChain, context: PlanContext, { resolved, index }: PlacedLayer): void {
+  const { product, thinner, family, hand, name } = resolved;
+  if (!product || thinner === undefined || hand === 'aerosol' || isOwnThinner(family, thinner)) return;
+  const tested = context.history.events
+    .filter((event) => event.kind === 'cup-test' && event.productId === product.id && event.thinner === thinner)
+    .at(-1);
+  if (tested?.kind === 'cup-test') {
+    if (tested.outcome === 'curdled')
+      chain.stop(`${name} curdles with ${plain(thinner)} thinner, a cup has shown it: thin it with ${familyDrying(family).thinner}.`);
+    return;
+  }
+  chain.add({
+    stage: 'scrap-test',
+    layerIndex: index,
+    number: CUP_TEST,
+    title: `Cup test: ${name} with ${plain(thinner)} thinner`,
+    minutes: CUP_TEST_MINUTES,
+    detail: 'a few drops of both, stirred, ten minutes: strings, lumps or a ring at the wall, and none of it goes into the gun',
+    hazards: coatHazards(family, hand, resolved.isocyanate),
+    because: 'That thinner is made for another range: it may separate or spit, and a cup is cheaper than the gun and the piece.',
+    asks: { kind: 'cup-test', productId: product.id, thinner },
+    treatment: `cup test ${resolved.mix}`,
+  });
+}
+
+/** Its number beside the try on scrap, which is the first of its kind. */
+const CUP_TEST = 2;
+const CUP_TEST_MINUTES = 12;
 
 export type MixWanted = {
   readonly placed: PlacedLayer;

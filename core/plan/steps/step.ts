@@ -58,6 +58,8 @@ export type Asked =
   | { readonly kind: 'tile'; readonly layerIds: readonly string[] }
   | { readonly kind: 'treated'; readonly markId: string; readonly mend: Mend }
   | { readonly kind: 'corner' }
+  | { readonly kind: 'sheen' }
+  | { readonly kind: 'cup-test'; readonly productId: string; readonly thinner: Family }
   | { readonly kind: 'parted'; readonly fasteningIds: readonly string[] };
 
 /** A finished layer that is looked at (BRIEF §2). */

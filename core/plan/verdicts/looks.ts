@@ -1,11 +1,27 @@
 import { glossOf, normalCoats, type ResolvedLayer } from '#core/coats/index';
 import { atGloss, coatsToTone, colourDifference, looksAfter, TOLERANCE_DELTA_E } from '#core/colour/index';
-import type { ColourTarget, Lab, Piece } from '#core/facts/index';
+import type { ColourTarget, Lab, Material, Piece } from '#core/facts/index';
 
 /** What a layer looks like over what is below it, and how that stands to the colour the piece is to have. */
 
 /** A ground as it looks, face-on and from the edge; null: the bare part. */
 export type Ground = { readonly looks: Lab | null; readonly edge: Lab | null; readonly gloss: number };
+
+/** Polished metal as a transparent colour shows it, face-on; from the edge it is dark. */
+const METAL_LOOKS: Partial<Record<Material, Lab>> = {
+  aluminium: { l: 84, a: 0, b: 1 },
+  zinc: { l: 76, a: 0, b: 0 },
+  steel: { l: 72, a: 0, b: 1 },
+  tinplate: { l: 78, a: 0, b: 1 },
+  brass: { l: 78, a: 4, b: 36 },
+};
+const METAL_EDGE_L = 0.6;
+
+/** What a transparent paint meets on the bare part: its metal, where that has a colour worth showing. */
+export function bareGround(material: Material): Ground {
+  const looks = METAL_LOOKS[material] ?? null;
+  return { looks, edge: looks && { ...looks, l: looks.l * METAL_EDGE_L }, gloss: 0 };
+}
 
 export type Looks = {
   readonly lab: Lab;

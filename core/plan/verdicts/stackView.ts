@@ -15,7 +15,7 @@ import type { Curve, Edge, Hand, Lab, Part, Piece, Weight } from '#core/facts/in
 import { coatAmount, paintIn } from '#core/amounts/index';
 import { counted } from '#core/units/index';
 import { facesToPaint } from '#core/zones/index';
-import { looksOver, type Meets, meetsTarget } from './looks.ts';
+import { bareGround, looksOver, type Meets, meetsTarget } from './looks.ts';
 import { layersInOrder, type OrderedLayers, type PlacedLayer, type PlanContext } from '../films/index.ts';
 
 /** One layer as the coat stack draws it, bottom first. */
@@ -105,7 +105,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
     const hides = asks ? Math.max(...grounds.map((ground) => coatsToHide(ground.lab as Lab, resolved.lab, resolved.share).coats)) : null;
     const looks = looksOver(
       resolved,
-      zones.map((zone) => tops[zone]),
+      zones.map((zone) => (resolved.transparent && !tops[zone].looks ? bareGround(part.material) : tops[zone])),
     );
     const dark = asks ? grounds.find((ground) => !groundSuits(ground.lab as Lab, resolved.lab)) : undefined;
     if (dark && laidCoats === 0) darkGrounds.push(`${resolved.name} hides weakly: it wants a white or light ground, not ${dark.name}.`);

@@ -1,9 +1,21 @@
-import { type LogEvent, type Piece, standingEvents } from '#core/facts/index';
+import { type LogEvent, type Piece, type Sheen, sheenSchema, standingEvents } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
 
 /** What came of an application, a test patch or a tile: it decides what follows. */
-export type SeenOutcome = 'clean' | 'most' | 'little' | 'harmed' | 'held' | 'softened' | 'lifted' | 'go-on' | 'leave';
+export type SeenOutcome =
+  | 'clean'
+  | 'most'
+  | 'little'
+  | 'harmed'
+  | 'held'
+  | 'softened'
+  | 'lifted'
+  | 'go-on'
+  | 'leave'
+  | 'smooth'
+  | 'curdled'
+  | Sheen;
 
 /** Questions with one answer for the whole step; how fastenings came off is asked one by one (Parted.tsx). */
 type Asks = Exclude<NonNullable<PlannedStep['asks']>, { kind: 'parted' }>;
@@ -14,6 +26,8 @@ const ASKED: Record<Asks['kind'], { readonly question: string; readonly outcomes
   tile: { question: 'What became of it?', outcomes: ['held', 'softened', 'lifted'] },
   treated: { question: 'What became of the rust?', outcomes: ['clean', 'most', 'little'] },
   corner: { question: 'What does the corner say?', outcomes: ['go-on', 'leave'] },
+  sheen: { question: 'How does it look, dried down?', outcomes: sheenSchema.options },
+  'cup-test': { question: 'What does the cup show?', outcomes: ['smooth', 'curdled'] },
 };
 
 const WORDS: Record<SeenOutcome, string> = {
@@ -26,6 +40,12 @@ const WORDS: Record<SeenOutcome, string> = {
   lifted: 'It lifted',
   'go-on': 'Better: go on',
   leave: 'Leave it as it is',
+  smooth: 'It stays smooth',
+  curdled: 'It curdles',
+  flat: 'Flat',
+  satin: 'Satin',
+  'semi-gloss': 'Semi-gloss',
+  gloss: 'Gloss',
 };
 
 /** Asked in place of a plain done: one press logs both. */
@@ -84,6 +104,12 @@ export function outcomeEvents(
       return tileEvents(step, piece, outcome, newId, at);
     case 'corner':
       return isOne(outcome, ['go-on', 'leave']) ? [{ ...head, kind: 'corner', outcome }] : [];
+    case 'sheen':
+      return isOne(outcome, sheenSchema.options) ? sheenEvents(step, piece, outcome, newId, at) : [];
+    case 'cup-test':
+      return isOne(outcome, ['smooth', 'curdled'])
+        ? [{ id: head.id, at: head.at, kind: 'cup-test', productId: asks.productId, thinner: asks.thinner, outcome }]
+        : [];
     case 'treated':
       return isOne(outcome, LEFT) ? [{ ...head, kind: 'treated', partIds, markId: asks.markId, mend: asks.mend, outcome }] : [];
     case 'patch':
@@ -113,6 +139,15 @@ function tileEvents(step: PlannedStep, piece: Piece, outcome: SeenOutcome, newId
       outcome,
     })),
   );
+}
+
+/** The top film of every part looked at. */
+function sheenEvents(step: PlannedStep, piece: Piece, looks: Sheen, newId: () => string, at: number): LogEvent[] {
+  return step.on.flatMap(({ partId }) => {
+    const layerId = piece.parts.find((part) => part.id === partId)?.layers.at(-1)?.id;
+    const head = { id: newId(), at: toIso(at), pieceId: piece.id, partId };
+    return layerId === undefined ? [] : [{ ...head, kind: 'sheen-read' as const, layerId, when: 'dry' as const, looks }];
+  });
 }
 
 function isOne<T extends SeenOutcome>(outcome: SeenOutcome, among: readonly T[]): outcome is T {

@@ -1,6 +1,6 @@
 import { additionsFor, DROP_ML, hexOf, likeness, type Portion } from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
-import type { BenchPaint } from '#core/mixing/index';
+import { type BenchPaint, gramsOf } from '#core/mixing/index';
 import { counted } from '#core/units/index';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
@@ -10,8 +10,21 @@ const LOOK = { match: 'near enough: compare dry', family: 'nearly: look closely'
 /** Nobody counts more than this: a syringe or the cup’s marks do. */
 const MANY_DROPS = 25;
 
+/** Drops for a cup, grams for a scale. */
+export type Measure = 'drops' | 'grams';
+
 /** Each paint as it is poured, with what the cup should look like by then. */
-export function Additions({ portions, paints, target }: { portions: readonly Portion[]; paints: readonly BenchPaint[]; target: Lab }) {
+export function Additions({
+  portions,
+  paints,
+  target,
+  measure,
+}: {
+  portions: readonly Portion[];
+  paints: readonly BenchPaint[];
+  target: Lab;
+  measure: Measure;
+}) {
   const words = useWords();
   const stages = additionsFor(portions, paints, target);
   return (
@@ -29,8 +42,9 @@ export function Additions({ portions, paints, target }: { portions: readonly Por
             </p>
             <p className="figure mt-1">
               {at === 0 ? '' : '+ '}
-              {counted(stage.drops, 'drop')}
-              {stage.drops >= MANY_DROPS ? `, ${words.volume(Math.round(stage.drops * DROP_ML * 10) / 10)}` : ''}
+              {measure === 'grams' && paint
+                ? `${gramsOf(paint.product, stage.drops * DROP_ML).toFixed(2)} g`
+                : `${counted(stage.drops, 'drop')}${stage.drops >= MANY_DROPS ? `, ${words.volume(Math.round(stage.drops * DROP_ML * 10) / 10)}` : ''}`}
               {at === 0 ? '' : ', look'}
             </p>
             <span aria-hidden className="mt-2 block h-14 border border-[#8c8c8c]" style={{ background: hexOf(stage.lab) }} />

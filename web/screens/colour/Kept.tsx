@@ -1,6 +1,6 @@
 import { shelfCans } from '#core/buying/index';
-import type { Product } from '#core/facts/index';
-import { plain } from '#core/facts/index';
+import { plain, type Product } from '#core/facts/index';
+import type { MixLasts } from '#core/plan/index';
 import { listed } from '#core/units/index';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
@@ -10,7 +10,7 @@ import { mixAgain, type Target } from './target.ts';
 
 /** What was mixed here: recipe, what is left, and the way to mix it again. */
 export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
-  const { facts } = usePlan();
+  const { facts, plan } = usePlan();
   const words = useWords();
   const cans = shelfCans(facts);
   const mixes = facts.products.filter((product) => product.mix);
@@ -37,6 +37,7 @@ export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
               )}
               ; stir it up again before use
             </p>
+            <Lasts mix={plan.mixes.find((own) => own.productId === product.id)} />
             <button
               type="button"
               className="mt-1 ml-[22px] underline decoration-dotted underline-offset-4"
@@ -55,3 +56,34 @@ export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
     </aside>
   );
 }
+
+/** Whether the jar lasts for all that is planned in it; where it does not, which coat it leaves and how to stretch it. */
+function Lasts({ mix }: { mix: MixLasts | undefined }) {
+  const { facts } = usePlan();
+  const words = useWords();
+  if (!mix) return null;
+  const { ml, shortMl, runsDry, hiddenSavesMl, pieces } = mix;
+  const pieceName = (id: string) => facts.pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
+  return (
+    <div className="mt-1 pl-[22px] text-small">
+      <p>
+        Plans take {words.volume(ml)}
+        {pieces.length > 1 && ` on ${listed(pieces.map((own) => pieceName(own.pieceId)))}`}:{' '}
+        {shortMl > SHORT ? <strong>{words.volume(shortMl)} short</strong> : 'it lasts'}
+      </p>
+      {runsDry && (
+        <p>
+          It would run dry at “{runsDry.title}” of {pieceName(runsDry.pieceId)}
+          {runsDry.at !== null && `, ${words.moment(runsDry.at)}`}. A second mix is never quite the first: mix enough for all before then,
+          or
+          {hiddenSavesMl > SHORT
+            ? ` spray what nobody sees first and half as heavy, which saves ${words.volume(hiddenSavesMl)}; seen faces full.`
+            : ' keep the seen faces full and let one coat less lie where nobody looks.'}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Less than two drops is nothing to speak of, mL. */
+const SHORT = 0.1;

@@ -1,52 +1,69 @@
-import { besideWords, likeness, LIKENESS_WORDS, type Recipe, type RecipeWish } from '#core/colour/index';
-import { plain, type Product } from '#core/facts/index';
-import { cupFor, keptRecipe, likeliestRange, mixedPaint, type Nearest, nearestPaints, type Range } from '#core/mixing/index';
-import { capital, counted, listed, parseNumber, toIso } from '#core/units/index';
+import { besideWords, colourDifference, likeness, LIKENESS_WORDS, type Recipe, type RecipeWish } from '#core/colour/index';
+import type { Lab } from '#core/facts/index';
+import { jarOfMix, keptRecipe, likeliestRange, type Nearest, nearestPaints, type Range } from '#core/mixing/index';
+import { type PlanView, plannedInColour } from '#core/plan/index';
+import { listed } from '#core/units/index';
 import { useMemo, useState } from 'react';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { Chips } from '../../views/Chips.tsx';
-import { SmallCheck, SmallField, SmallForm } from '../../views/SmallField.tsx';
-import { Additions } from './Additions.tsx';
+import { SmallCheck } from '../../views/SmallField.tsx';
 import { type Field, Fields } from './Fields.tsx';
-import { TooFar } from './TooFar.tsx';
+import { InTheJar } from './InTheJar.tsx';
+import { NearestPaints } from './NearestPaints.tsx';
 import type { Target } from './target.ts';
+import { TheRecipe } from './TheRecipe.tsx';
 import { useRecipes } from './useMixWorker.ts';
 
-const MOST_PAINTS = 3;
 const DROPS = 30;
-const USUAL_CUP_ML = 4;
+const PAINTS_AT_MOST = ['2', '3', '4', '5'] as const;
 /** Further off than this no cup is worth its paint, ΔE. */
 const TOO_FAR = 10;
+/** What is near enough where the piece says nothing: a match in hand. */
+const USUAL_TOLERANCE = 2;
+const NEAREST_SHOWN = 6;
+
+/** What may go into the cup besides the paints of the range. */
+type Also = { readonly mixes: boolean; readonly toBuy: boolean; readonly foreign: boolean };
 
 /** From the colour wanted to a cup of it. */
 export function MixingBench({ target, ranges, onMixed }: { target: Target; ranges: readonly Range[]; onMixed: (target: Target) => void }) {
-  const { facts } = usePlan();
+  const { facts, plan } = usePlan();
   const again = facts.products.find(({ id }) => id === target.mixId);
   const ownFamily = again && facts.sheets.find(({ id }) => id === again.sheetId)?.family;
   const [family, setFamily] = useState(() => ownFamily ?? likeliestRange(ranges, target.lab)?.family);
   const [way, setWay] = useState(0);
-  const [mixesToo, setMixesToo] = useState(false);
+  const [most, setMost] = useState<(typeof PAINTS_AT_MOST)[number]>('3');
+  const [also, setAlso] = useState<Also>({ mixes: false, toBuy: false, foreign: false });
   const chosen = ranges.find((own) => own.family === family) ?? ranges[0];
-  const range = useMemo(
-    () => chosen && { ...chosen, paints: chosen.paints.filter(({ id, product }) => id !== target.mixId && (mixesToo || !product.mix)) },
-    [chosen, target.mixId, mixesToo],
-  );
+  const range = useMemo(() => chosen && withAlso(chosen, also, target.mixId), [chosen, also, target.mixId]);
   const wish = useMemo<RecipeWish | null>(
-    () => (range && range.paints.length > 0 ? { target: target.lab, paints: range.paints, maxPaints: MOST_PAINTS, drops: DROPS } : null),
-    [range, target.lab],
+    () => (range && range.paints.length > 0 ? { target: target.lab, paints: range.paints, maxPaints: Number(most), drops: DROPS } : null),
+    [range, target.lab, most],
   );
-  const found = useRecipes(wish);
+  const found = useRecipes(wish)?.filter((recipe) => toBuyIn(recipe, range).length <= 1) ?? null;
   const kept = again && range?.family === ownFamily && chosen ? keptRecipe(again, target.lab, chosen.paints) : null;
   const recipes = kept ? [kept, ...(found ?? [])] : found;
   const recipe = recipes?.[way % recipes.length];
-  const nearest = nearestPaints(facts, target.lab, 2).find(({ product }) => product.id !== target.mixId);
+  const planned = plannedIn(plan, target.lab);
+  const tolerance = target.tolerance ?? USUAL_TOLERANCE;
+  const nearest = nearestPaints(facts, { target: target.lab, ...planned }, NEAREST_SHOWN).filter(
+    ({ product }) => product.id !== target.mixId,
+  );
+  const jar = again && jarOfMix(facts, again.id);
+  const anew = (change: () => void) => {
+    change();
+    setWay(0);
+  };
+  const another = recipes && recipes.length > 1 && (
+    <button type="button" className="act" onClick={() => setWay(way + 1)}>
+      Another way
+    </button>
+  );
   return (
     <>
-      <Fields fields={fieldsOf(target, recipe, nearest)} />
+      <Fields fields={fieldsOf(target, tolerance, recipe, nearest[0])} />
+      <NearestPaints rows={nearest} tolerance={tolerance} onGround={planned.ground !== undefined} />
       {ranges.length > 1 && (
         <div className="mt-3">
           <Chips
@@ -54,15 +71,18 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
             hideLegend
             options={ranges.map((own) => ({ value: own.family, label: `${own.name}, ${own.paints.length}` }))}
             value={range?.family}
-            onChange={(value) => {
-              setFamily(value);
-              setWay(0);
-            }}
+            onChange={(value) => anew(() => setFamily(value))}
           />
         </div>
       )}
-      {chosen?.paints.some(({ product }) => product.mix) && (
-        <SmallCheck label="earlier mixes may go into it" checked={mixesToo} onChange={setMixesToo} />
+      {chosen && (
+        <Choices
+          chosen={chosen}
+          also={also}
+          onAlso={(own) => anew(() => setAlso(own))}
+          most={most}
+          onMost={(own) => anew(() => setMost(own))}
+        />
       )}
       {!range && (
         <p className="mt-4">
@@ -84,44 +104,123 @@ export function MixingBench({ target, ranges, onMixed }: { target: Target; range
       )}
       {range && recipe && recipe.deltaE <= TOO_FAR && recipe.portions.length === 1 && (
         <p className="mt-4">
-          <span className="font-[650]">No mix in {range.name} comes nearer than this paint as it is.</span>{' '}
-          <button type="button" className="act ml-2 !min-h-10" onClick={() => setWay(way + 1)}>
-            Another way
-          </button>
+          <span className="mr-2 font-[650]">No mix in {range.name} comes nearer than this paint as it is.</span>
+          {another}
         </p>
       )}
       {range && recipe && recipe.deltaE <= TOO_FAR && recipe.portions.length > 1 && (
-        <TheRecipe target={target} range={chosen} recipe={recipe} again={recipe === kept ? again : undefined} onMixed={onMixed}>
-          {recipes && recipes.length > 1 && (
-            <button type="button" className="act" onClick={() => setWay(way + 1)}>
-              Another way
-            </button>
-          )}
-        </TheRecipe>
+        <>
+          <ToBuy recipe={recipe} range={range} />
+          <TheRecipe
+            target={target}
+            range={recipe === kept ? chosen : range}
+            recipe={recipe}
+            again={recipe === kept ? again : undefined}
+            use={plannedInColour(target.lab, plan.steps, facts)}
+            onMixed={onMixed}
+          >
+            {another}
+          </TheRecipe>
+        </>
+      )}
+      {again && jar && chosen && (
+        <InTheJar
+          key={jar.id}
+          product={again}
+          jar={jar}
+          paints={chosen.paints.filter(({ id }) => id !== again.id)}
+          target={target.lab}
+          tolerance={tolerance}
+        />
       )}
     </>
   );
 }
 
-function fieldsOf(target: Target, recipe: Recipe | undefined, nearest: Nearest | undefined): Field[] {
+function withAlso(range: Range, also: Also, mixId: string | undefined): Range {
+  const paints = range.paints.filter(({ id, product }) => id !== mixId && (also.mixes || !product.mix));
+  const foreign = also.foreign ? range.foreign.filter(({ product }) => also.mixes || !product.mix) : [];
+  return { ...range, paints: [...paints, ...foreign, ...(also.toBuy ? range.toBuy : [])] };
+}
+
+function toBuyIn(recipe: Recipe, range: Range | undefined) {
+  return recipe.portions.flatMap(({ id }) => range?.paints.filter((paint) => paint.id === id && !paint.owned) ?? []);
+}
+
+/** The layer that is planned in this colour: what it goes on, and what a coat of it takes. */
+function plannedIn({ pieces }: PlanView, lab: Lab): { ground?: Lab; mlPerCoat?: number } {
+  const layer = pieces
+    .flatMap((piece) => Object.values(piece.stacks))
+    .flatMap((stack) => stack.layers)
+    .find((own) => (own.role === 'colour' || own.role === 'metallic') && colourDifference(own.lab, lab) < 1);
+  if (!layer) return {};
+  return { mlPerCoat: layer.mlPerCoat, ...(layer.groundLooks ? { ground: layer.groundLooks } : {}) };
+}
+
+function Choices({
+  chosen,
+  also,
+  onAlso,
+  most,
+  onMost,
+}: {
+  chosen: Range;
+  also: Also;
+  onAlso: (also: Also) => void;
+  most: (typeof PAINTS_AT_MOST)[number];
+  onMost: (most: (typeof PAINTS_AT_MOST)[number]) => void;
+}) {
+  return (
+    <details className="mt-2">
+      <summary className="min-h-9 cursor-pointer text-small">What may go into it: at most {most} paints</summary>
+      <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <Chips legend="Paints at most" options={PAINTS_AT_MOST.map((value) => ({ value, label: value }))} value={most} onChange={onMost} />
+        {chosen.paints.some(({ product }) => product.mix) && (
+          <SmallCheck label="earlier mixes" checked={also.mixes} onChange={(mixes) => onAlso({ ...also, mixes })} />
+        )}
+        {chosen.toBuy.length > 0 && (
+          <SmallCheck label="one that would be bought" checked={also.toBuy} onChange={(toBuy) => onAlso({ ...also, toBuy })} />
+        )}
+        {chosen.foreign.length > 0 && (
+          <SmallCheck
+            label="other families that take its thinner, with care"
+            checked={also.foreign}
+            onChange={(foreign) => onAlso({ ...also, foreign })}
+          />
+        )}
+      </div>
+    </details>
+  );
+}
+
+/** A recipe may ask for one paint that is not here yet. */
+function ToBuy({ recipe, range }: { recipe: Recipe; range: Range }) {
+  const words = useWords();
+  const [paint] = toBuyIn(recipe, range);
+  if (!paint) return null;
+  return (
+    <p className="mt-4 border-l-4 border-ink pl-3">
+      <span className="font-[650]">{paint.product.name} would have to be bought first</span>, about{' '}
+      {words.money(paint.product.typicalPrice, true)} for {words.volume(paint.product.typicalMl)}.
+    </p>
+  );
+}
+
+function fieldsOf(target: Target, tolerance: number, recipe: Recipe | undefined, nearest: Nearest | undefined): Field[] {
   return [
-    { key: 'wanted', title: 'wanted', text: labText(target), lab: target.lab },
+    { key: 'wanted', title: 'wanted', text: `${labText(target)}; near enough within ΔE ${tolerance}`, lab: target.lab },
     ...(recipe ? [{ key: 'recipe', title: 'this recipe', text: besideText(recipe.lab, target.lab, recipe.deltaE), lab: recipe.lab }] : []),
     ...(nearest
       ? [
           {
             key: 'nearest',
             title: `nearest paint: ${nearest.product.name}`,
-            text: besideText(nearest.product.lab, target.lab, nearest.deltaE),
-            lab: nearest.product.lab,
+            text: besideText(nearest.lab, target.lab, nearest.deltaE),
+            lab: nearest.lab,
           },
         ]
       : []),
   ];
-}
-
-function shortName(range: Range, id: string): string {
-  return range.paints.find((paint) => paint.id === id)?.product.name ?? 'paint';
 }
 
 function labText({ lab }: Target): string {
@@ -133,97 +232,4 @@ function besideText(one: Target['lab'], other: Target['lab'], deltaE: number): s
   const words = besideWords(one, other);
   const like = `${LIKENESS_WORDS[likeness(deltaE)]}, ΔE ${deltaE.toFixed(1)}`;
   return words.length > 0 ? `${listed(words)}; ${like}` : like;
-}
-
-function TheRecipe({
-  target,
-  range,
-  recipe,
-  again,
-  onMixed,
-  children,
-}: {
-  target: Target;
-  range: Range;
-  recipe: Recipe;
-  /** The mix whose own recipe this is. */
-  again: Product | undefined;
-  onMixed: (target: Target) => void;
-  children: React.ReactNode;
-}) {
-  const words = useWords();
-  const { save } = useSaving();
-  const [typedMl, setTypedMl] = useState(String(USUAL_CUP_ML));
-  const [name, setName] = useState(capital(target.name).slice(0, 60));
-  const [problem, setProblem] = useState('');
-  const [mixing, setMixing] = useState(false);
-  const ml = parseNumber(typedMl) ?? 0;
-  const cup = cupFor(recipe, ml > 0 ? ml : USUAL_CUP_ML, range.paints);
-  const mix = async () => {
-    if (!(ml > 0)) return setProblem('A cup has a size: type it in mL, such as 4.');
-    if (ml > 500) return setProblem('More than half a litre is no cup: tint the tin by weight instead.');
-    if (!name.trim()) return setProblem('Give the mix a name: it stands on the jar.');
-    if (!cup.enough && cup.scarcest)
-      return setProblem(
-        `${cup.scarcest.paint.product.name} has ${words.volume(cup.scarcest.paint.ml)}, the cup takes ${words.volume(cup.scarcest.needMl)}: a smaller cup, or another way.`,
-      );
-    const made = mixedPaint(
-      {
-        name: name.trim(),
-        recipe,
-        cup,
-        paints: range.paints,
-        ...(target.pieceId ? { pieceId: target.pieceId } : {}),
-        ...(again ? { again } : {}),
-      },
-      toIso(nowMinute()),
-      newId,
-    );
-    if (!made) return;
-    setProblem('');
-    setMixing(true);
-    const kept = again !== undefined || (await save('products', made.product));
-    if (kept) await logEvents([made.event]);
-    setMixing(false);
-    if (!kept) return;
-    onMixed({ ...target, name: made.product.name, mixId: made.product.id });
-  };
-  return (
-    <>
-      <h3 className="mt-5 font-[650] text-ink">{again ? 'As it was mixed, the light first' : 'Into the cup, the light first'}</h3>
-      {cup.portions[0].drops > recipe.portions[0].drops && (
-        <p className="second">
-          A small trial first: {listed(recipe.portions.map(({ id, drops }) => `${drops} ${shortName(range, id)}`))}. Dry, compared, then the
-          cup in the same proportion.
-        </p>
-      )}
-      <Additions portions={cup.portions} paints={range.paints} target={target.lab} />
-      {cup.scarcest && (
-        <p className="mt-3 flex justify-between gap-4 border-y border-hairline py-2">
-          <span>
-            <span className="font-[650]">Scarcest</span>{' '}
-            <span className="second">
-              {cup.scarcest.paint.product.name}: {words.volume(cup.scarcest.needMl)} of {words.volume(cup.scarcest.paint.ml)}
-            </span>
-          </span>
-          <span className="figure">{cup.enough ? `enough for ${counted(Math.floor(cup.scarcest.cups), 'such cup')}` : 'not enough'}</span>
-        </p>
-      )}
-      {range.decanted && (
-        <p className="second mt-2 text-small">
-          {capital(plain(range.family))} in spray cans is decanted first: outdoors, never by piercing, and left to gas off overnight under a
-          loose lid.
-        </p>
-      )}
-      <SmallForm label="Mix it" problem={problem} onSend={() => void mix()}>
-        <SmallField label="cup, mL" width="!w-24 font-mono" inputMode="decimal" value={typedMl} onText={setTypedMl} />
-        {!again && <SmallField label="called" width="!w-64" value={name} onText={setName} />}
-        <button type="submit" className="act !bg-ink !text-page" disabled={mixing}>
-          Mix it
-        </button>
-        {children}
-      </SmallForm>
-      <TooFar portions={cup.portions} paints={range.paints} target={target.lab} />
-    </>
-  );
 }

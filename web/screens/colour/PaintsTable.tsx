@@ -1,15 +1,9 @@
 import { counted } from '#core/units/index';
-import { coatsToHide } from '#core/coats/index';
-import { colourWord, hexOf, hidingShare } from '#core/colour/index';
-import type { Lab } from '#core/facts/index';
+import { coatsToHide, knownPaint, PRIMER_SHADES } from '#core/coats/index';
+import { colourWord, hexOf } from '#core/colour/index';
+import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { Why } from '../../views/Why.tsx';
-
-const GROUNDS: readonly { readonly name: string; readonly lab: Lab }[] = [
-  { name: 'white', lab: { l: 95, a: 0, b: 1 } },
-  { name: 'grey', lab: { l: 62, a: 0, b: 0 } },
-  { name: 'black', lab: { l: 15, a: 0, b: 0 } },
-];
 
 /** The workshop's colours and how many coats each takes over the usual primers. */
 export function PaintsTable() {
@@ -21,7 +15,10 @@ export function PaintsTable() {
   return (
     <section className="sheet mt-5 !px-7" aria-labelledby="paints">
       <h2 id="paints">Your paints</h2>
-      <p className="second mt-1">How many coats of each hide white, grey or black primer.</p>
+      <p className="second mt-1">
+        How many coats of each hide white, grey or black primer. Behind each name: its colour as read, what its films have shown, and
+        tinting by weight.
+      </p>
       {colours.length === 0 && <p className="mt-4">Enter a can of colour on the paint shelf and it stands here.</p>}
       <table className="mt-4 w-full">
         <thead>
@@ -29,7 +26,7 @@ export function PaintsTable() {
             <th className="font-[400]">Colour</th>
             <th className="font-[400] max-sm:hidden">Kind</th>
             <th className="text-right font-[400] max-sm:hidden">L a b</th>
-            {GROUNDS.map((ground) => (
+            {PRIMER_SHADES.map((ground) => (
               <th key={ground.name} className="text-right font-[400] sm:w-28">
                 over {ground.name}
               </th>
@@ -45,15 +42,17 @@ export function PaintsTable() {
                   className="inline-block h-10 w-12 border border-black/30 sm:w-24"
                   style={{ background: hexOf(product.lab) }}
                 />
-                <span className="font-[650] text-ink">{product.name}</span>
+                <Link className="font-[650] text-ink underline underline-offset-4" to={`/colour/paints/${product.id}`}>
+                  {product.name}
+                </Link>
               </td>
               <td className="max-sm:hidden">{product.transparent ? 'transparent' : colourWord(product.lab)}</td>
               <td className="figure text-right max-sm:hidden">
                 {Math.round(product.lab.l)} {Math.round(product.lab.a)} {Math.round(product.lab.b)}
               </td>
-              {GROUNDS.map((ground) => {
-                const share = product.share ?? hidingShare(product.lab);
-                const { coats, contrast } = coatsToHide(ground.lab, product.lab, share);
+              {PRIMER_SHADES.map((ground) => {
+                const { lab, share, source } = knownPaint(product, facts);
+                const { coats, contrast } = coatsToHide(ground.lab, lab, share);
                 return (
                   <td key={ground.name} className="text-right">
                     {product.transparent ? (
@@ -62,7 +61,7 @@ export function PaintsTable() {
                       <Why
                         title="Coats to hide"
                         text={`Contrast ${contrast.toFixed(2)}; each coat lets ${Math.round(share * 100)} % through; hidden at 0.02.`}
-                        source={product.share === undefined ? 'default' : 'own'}
+                        source={source}
                       >
                         <span className="figure">{counted(coats, 'coat')}</span>
                       </Why>

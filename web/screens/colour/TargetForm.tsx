@@ -4,6 +4,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { FormProblem } from '../../views/SmallField.tsx';
 import { SwatchPicker } from '../../views/SwatchPicker.tsx';
 import { Adding } from '../job-sheet/Adding.tsx';
+import { Charts } from './Charts.tsx';
 import { FromPicture } from './FromPicture.tsx';
 import { type NamedTarget, paletteTarget, type Target, wantedTargets } from './target.ts';
 
@@ -16,6 +17,11 @@ export function TargetForm({ target, onChange }: { target: Target; onChange: (ta
         <Adding label="Another colour">
           <div className="basis-full">
             <ChooseTarget onChange={onChange} />
+          </div>
+        </Adding>
+        <Adding label="From a chart">
+          <div className="basis-full">
+            <Charts target={target.lab} onTake={onChange} />
           </div>
         </Adding>
         <Adding label="From a picture">

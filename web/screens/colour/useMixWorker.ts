@@ -32,7 +32,8 @@ function useAnswer<Q, A>(question: Q | null, ask: (worker: Remote<MixApi>, quest
   return question !== null && answered?.question === question ? answered.answer : null;
 }
 
-const WAYS = 6;
+/** Enough to choose from once those with two paints to buy are left out. */
+const WAYS = 12;
 const askRecipes = (worker: Remote<MixApi>, wish: RecipeWish) => worker.recipes(wish, WAYS);
 const askCorrection = (worker: Remote<MixApi>, cup: Cup) => worker.correction(cup);
 

@@ -1,13 +1,12 @@
 import { counted } from '#core/units/index';
 import { mixFor } from '#core/amounts/index';
-import { clearToBuild, compareShades, glossOf, resolveLayer, sheenLevers, sheenName } from '#core/coats/index';
-import { type Part, type Piece, sheenSchema } from '#core/facts/index';
+import { clearToBuild, compareShades, resolveLayer } from '#core/coats/index';
+import type { Part, Piece } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { Chips } from '../../../views/Chips.tsx';
-import { usePieceSave, withZoneOf } from '../pieceChanges.ts';
+import { SheenOf } from './SheenOf.tsx';
 
 const POLISH = [1500, 2000, 3000];
 
@@ -47,44 +46,6 @@ function Shades({ part, stack }: Props) {
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** The gloss it dries to, the gloss wanted, and the ways between. */
-function SheenOf({ piece, part }: Props) {
-  const { facts } = usePlan();
-  const save = usePieceSave();
-  const top = part.layers.map((layer) => resolveLayer(layer, facts)).at(-1);
-  if (!top) return null;
-  const { gloss, source } = glossOf(top.family, top.role, top.label);
-  const zone = part.zones.find((own) => own.bare === undefined) ?? part.zones[0];
-  const levers = zone.sheen ? sheenLevers(gloss, zone.sheen, { role: top.role, ...(top.label ? { label: top.label } : {}) }) : [];
-  return (
-    <div className="mt-3 border-t border-hairline pt-2">
-      <p>
-        It dries to {sheenName(gloss)}, about <span className="figure">{Math.round(gloss)}</span> units (
-        {source === 'label' ? 'the label' : 'usual for it'}); satins look glossy wet.
-      </p>
-      <Chips
-        legend="Wanted"
-        hideLegend
-        options={sheenSchema.options.map((value) => ({ value, label: value }))}
-        value={zone.sheen}
-        onChange={(sheen) =>
-          void save(
-            withZoneOf(piece, part.id, zone.id, (own) => ({ ...own, sheen })),
-            'Noted.',
-          )
-        }
-      />
-      {levers.length > 0 && (
-        <ul className="mt-1 list-disc pl-5 text-small">
-          {levers.map((lever) => (
-            <li key={lever}>{lever}</li>
-          ))}
-        </ul>
-      )}
-    </div>
   );
 }
 

@@ -1,12 +1,17 @@
+import { resolveLayer } from '#core/coats/index';
+import { readColour } from '#core/colour/index';
 import type { EventOf, LogEvent, Part, Piece } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
+import { useState } from 'react';
+import { toast } from 'sonner';
 import { pictureUrl } from '../../../api/pictures.ts';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { logEvents } from '../../../app/logging.ts';
 import { newId } from '../../../app/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { AddPicture } from '../../../views/AddPicture.tsx';
+import { SmallField, SmallForm } from '../../../views/SmallField.tsx';
 import { usePictureSave, usePieceSave } from '../pieceChanges.ts';
 
 const OUTCOMES = ['held', 'softened', 'lifted'] as const;
@@ -99,11 +104,53 @@ export function Tiles({ piece, part, layers }: { piece: Piece; part: Part; layer
                   ))}
                 </span>
               )}
+              {layer.laidCoats > 0 && (layer.role === 'colour' || layer.role === 'metallic') && (
+                <ReadTile piece={piece} part={part} layer={layer} />
+              )}
             </li>
           );
         })}
       </ul>
       <TilePictures piece={piece} part={part} />
     </section>
+  );
+}
+
+/** The tile's colour as it dried: evidence for what this paint does over this ground. */
+function ReadTile({ piece, part, layer }: { piece: Piece; part: Part; layer: LayerView }) {
+  const { facts } = usePlan();
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState('');
+  const own = part.layers.find(({ id }) => id === layer.layerId);
+  const productId = own && resolveLayer(own, facts).product?.id;
+  const { groundLooks } = layer;
+  if (!productId || !groundLooks) return null;
+  const read = async () => {
+    const answer = readColour(typed);
+    if (!answer.ok) return setProblem(answer.mend);
+    setProblem('');
+    setTyped('');
+    await logEvents([
+      {
+        id: newId(),
+        at: toIso(nowMinute()),
+        kind: 'colour-read',
+        productId,
+        coats: layer.laidCoats,
+        groundLab: groundLooks,
+        lab: answer.lab,
+        pieceId: piece.id,
+        partId: part.id,
+      },
+    ]);
+    toast(`Read. Plans and mixes go by what ${layer.name} does here.`);
+  };
+  return (
+    <SmallForm label={`Colour of ${layer.name}`} problem={problem} onSend={() => void read()}>
+      <SmallField label="its colour, dry: hex or L a b" width="!w-40 font-mono" value={typed} onText={setTyped} />
+      <button type="submit" className="act !min-h-10">
+        So it dried
+      </button>
+    </SmallForm>
   );
 }

@@ -1,3 +1,5 @@
+import { shelfCans } from '#core/buying/index';
+import { knownPaint } from '#core/coats/index';
 import { labOf, PALETTE } from '#core/colour/index';
 import {
   DETAIL_WAYS,
@@ -5,15 +7,19 @@ import {
   type DetailWay,
   detailSchema,
   FAMILIES,
+  type Facts,
   type Family,
   type Part,
   type Piece,
   plain,
+  type Product,
+  type Sheet,
 } from '#core/facts/index';
 import type { Dressing, LayerView } from '#core/plan/index';
 import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
+import { usePlan } from '../../../app/PlanContext.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
 import { RemoveButton } from '../../../views/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
@@ -108,15 +114,20 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
   const [family, setFamily] = useState<Family>('alcohol-acrylic');
   const [hex, setHex] = useState<string>(PALETTE[12].hex);
   const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
+  const [productId, setProductId] = useState('');
   const [problem, setProblem] = useState('');
+  const { facts } = usePlan();
+  const own = paintsForDetails(facts);
+  const paint = own.find(({ product }) => product.id === productId);
   const add = () => {
     const read = detailSchema.safeParse({
       id: newId(),
       name: typed.name,
       count: Number(typed.count),
       way,
-      family,
-      lab: labOf(hex),
+      family: paint?.sheet.family ?? family,
+      lab: paint ? knownPaint(paint.product, facts).lab : labOf(hex),
+      ...(paint ? { productId: paint.product.id } : {}),
       ...spot,
       ...(typed.minutes.trim() ? { minutesEach: parseNumber(typed.minutes) ?? Number.NaN } : {}),
     });
@@ -156,24 +167,46 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
         options={DETAIL_WAYS.map((value) => ({ value, label: WAY_NAMES[value] }))}
         onChange={setWay}
       />
-      <SmallSelect
-        label="paint"
-        width="!w-48"
-        value={family}
-        options={BRUSHED.map((value) => ({ value, label: plain(value) }))}
-        onChange={setFamily}
-      />
-      <SmallSelect
-        label="colour"
-        width="!w-32"
-        value={hex}
-        options={PALETTE.map((own) => ({ value: own.hex, label: own.name }))}
-        onChange={setHex}
-      />
+      {own.length > 0 && (
+        <SmallSelect
+          label="from the shelf"
+          width="!w-52"
+          value={productId}
+          options={[{ value: '', label: 'another paint' }, ...own.map(({ product }) => ({ value: product.id, label: product.name }))]}
+          onChange={setProductId}
+        />
+      )}
+      {!paint && (
+        <>
+          <SmallSelect
+            label="paint"
+            width="!w-48"
+            value={family}
+            options={BRUSHED.map((value) => ({ value, label: plain(value) }))}
+            onChange={setFamily}
+          />
+          <SmallSelect
+            label="colour"
+            width="!w-32"
+            value={hex}
+            options={PALETTE.map((own) => ({ value: own.hex, label: own.name }))}
+            onChange={setHex}
+          />
+        </>
+      )}
       <WhenAndWhere part={part} layers={layers} spot={spot} onChange={setSpot} />
       <button type="submit" className="act !min-h-10">
         Add it
       </button>
     </SmallForm>
   );
+}
+
+/** Colours of the shelf that a brush can take, mixes among them. */
+function paintsForDetails(facts: Facts): { product: Product; sheet: Sheet }[] {
+  return facts.products.flatMap((product) => {
+    const sheet = facts.sheets.find((one) => one.id === product.sheetId);
+    const brushed = sheet && sheet.hand !== 'aerosol' && (sheet.role === 'colour' || sheet.role === 'metallic');
+    return brushed && shelfCans(facts).some((can) => can.productId === product.id && can.leftMl > 0) ? [{ product, sheet }] : [];
+  });
 }

@@ -33,6 +33,9 @@ const LIGHT_NAMES: Record<Light, string> = { daylight: 'by daylight', lamp: 'by 
 /** Read on the piece itself, so before its paint goes. */
 const ON_THE_PIECE: readonly ReferenceKind[] = ['hidden-spot', 'aged-spot'];
 
+/** What saw no light, or is a good example, has not faded. */
+const UNFADED: readonly ReferenceKind[] = ['hidden-spot', 'unfaded-example', 'chip'];
+
 /** What the colours of a piece are read from, how far each can be trusted, and what they are to be. */
 export function References({ piece }: SectionProps) {
   const save = usePieceSave();
@@ -211,7 +214,7 @@ function AddReference({ piece, onAdd }: { piece: Piece; onAdd: (own: Reference) 
         />
       )}
       {kind !== 'code' &&
-        AGEINGS.map((ageing) => (
+        AGEINGS.filter((ageing) => ageing !== 'faded' || !UNFADED.includes(kind)).map((ageing) => (
           <SmallCheck
             key={ageing}
             label={ageing}

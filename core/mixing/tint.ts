@@ -1,0 +1,59 @@
+import { PAINT_DENSITY } from '#core/amounts/index';
+import { colourDifference, ingredientOf, mixedLab } from '#core/colour/index';
+import type { Lab, Product } from '#core/facts/index';
+import type { BenchPaint } from './ranges.ts';
+
+/** A whole bottle or tin tinted by weight: a per cent of tint, and what each comes to (BRIEF §10). */
+
+/** Per cent of the whole by weight. */
+export const TINT_STEPS = [0.5, 1, 1.5, 2, 3, 4, 5] as const;
+/** Where the label says nothing: more tint than this has too little binder left to hold it. */
+const USUAL_MOST = 5;
+
+export type TintRow = {
+  readonly percent: number;
+  readonly tintG: number;
+  readonly tintMl: number;
+  readonly lab: Lab;
+  /** From the colour wanted; null where none is named. */
+  readonly deltaE: number | null;
+  /** More than the label of the paint, or usage, allows: the film gets weak. */
+  readonly weakens: boolean;
+  readonly enough: boolean;
+};
+
+/** @param baseMl of the paint that is tinted */
+export function tintTable(base: BenchPaint, tint: BenchPaint, baseMl: number, target: Lab | null): TintRow[] {
+  const ingredients = [ingredientOf(base), ingredientOf(tint)];
+  const baseG = gramsOf(base.product, baseMl);
+  const most = base.sheet.label.tintAtMost ?? USUAL_MOST;
+  return TINT_STEPS.map((percent) => {
+    const tintG = (baseG * percent) / (100 - percent);
+    const tintMl = tintG / densityOf(tint.product);
+    const lab = mixedLab(ingredients, [baseMl, tintMl]);
+    return {
+      percent,
+      tintG,
+      tintMl,
+      lab,
+      deltaE: target && colourDifference(lab, target),
+      weakens: percent > most,
+      enough: tintMl <= tint.ml + 1e-9,
+    };
+  });
+}
+
+/** Most tint, per cent by weight, that the label of a paint bears, and whether that is the label's own word. */
+export function mostTint({ sheet }: BenchPaint): { readonly percent: number; readonly source: 'label' | 'default' } {
+  const own = sheet.label.tintAtMost;
+  return own === undefined ? { percent: USUAL_MOST, source: 'default' } : { percent: own, source: 'label' };
+}
+
+/** g/mL, as weighed or as paints usually are. */
+export function densityOf({ density }: Product): number {
+  return density ?? PAINT_DENSITY;
+}
+
+export function gramsOf(product: Product, ml: number): number {
+  return ml * densityOf(product);
+}

@@ -1,0 +1,60 @@
+import { familyDrying, isOwnThinner } from '#core/drying/index';
+import { type EventOf, FAMILIES, type Family, plain, type Product, type Sheet, standingEvents } from '#core/facts/index';
+import { toIso, toMinute } from '#core/units/index';
+import { useState } from 'react';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+import { SmallSelect } from '../../views/SmallField.tsx';
+
+/** A doubtful thinner is stirred in a cup before any of it goes into the gun. */
+export function CupTests({ product, sheet }: { product: Product; sheet: Sheet }) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const others = FAMILIES.filter((family) => family !== 'unknown' && !isOwnThinner(sheet.family, family));
+  const [thinner, setThinner] = useState<Family>(sheet.thinner && others.includes(sheet.thinner) ? sheet.thinner : others[0]);
+  const tests = standingEvents(facts.events).filter(
+    (event): event is EventOf<'cup-test'> => event.kind === 'cup-test' && event.productId === product.id,
+  );
+  const log = (outcome: EventOf<'cup-test'>['outcome']) =>
+    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'cup-test', productId: product.id, thinner, outcome }]);
+  if (sheet.hand === 'aerosol') return null;
+  return (
+    <section className="sheet" aria-labelledby="cup">
+      <h2 id="cup">A thinner in doubt</h2>
+      <p className="second mt-1">
+        Made for it: {ownThinner(sheet.family)}. Any other: a few drops of both in a cup, stirred, ten minutes. Strings, lumps or a ring at
+        the wall, and none of it goes into the gun.
+      </p>
+      <ul className="mt-2">
+        {tests.map((event) => (
+          <li key={event.id} className="border-b border-hairline py-1.5">
+            {plain(event.thinner)} thinner: <strong>{event.outcome === 'smooth' ? 'stays smooth' : 'curdles'}</strong>
+            <span className="second"> {words.date(toMinute(event.at))}</span>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <SmallSelect
+          label="thinner made for"
+          width="!w-56"
+          value={thinner}
+          options={others.map((value) => ({ value, label: plain(value) }))}
+          onChange={setThinner}
+        />
+        <button type="button" className="act !min-h-10" onClick={() => log('smooth')}>
+          It stays smooth
+        </button>
+        <button type="button" className="act !min-h-10" onClick={() => log('curdled')}>
+          It curdles
+        </button>
+      </div>
+    </section>
+  );
+}
+
+function ownThinner(family: Family): string {
+  const { thinner } = familyDrying(family);
+  return thinner.startsWith('own') || thinner.startsWith('its own') ? 'the thinner of its own range' : thinner;
+}

@@ -1,0 +1,132 @@
+import { DROP_ML, hexOf } from '#core/colour/index';
+import type { Product } from '#core/facts/index';
+import { type BenchPaint, benchPaints, mixedPaint, mostTint, type TintRow, tintTable } from '#core/mixing/index';
+import { parseNumber, toIso } from '#core/units/index';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { logEvents } from '../../app/logging.ts';
+import { newId } from '../../app/newId.ts';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { useSaving } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { Why } from '../../views/Why.tsx';
+
+/** A whole bottle or tin tinted by weight: half a per cent to five, with what each comes to. */
+export function TintTable({ product }: { product: Product }) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const paints = benchPaints(facts);
+  const base = paints.find(({ id }) => id === product.id);
+  const tints = paints.filter((own) => own.id !== product.id && own.owned && own.sheet.family === base?.sheet.family);
+  const [tintId, setTintId] = useState('');
+  const [typedMl, setTypedMl] = useState('');
+  const tint = tints.find(({ id }) => id === tintId) ?? tints[0];
+  if (!base) return null;
+  const ml = parseNumber(typedMl) ?? base.ml;
+  const usable = ml > 0 && ml <= base.ml;
+  const most = mostTint(base);
+  return (
+    <section className="sheet" aria-labelledby="tint">
+      <h2 id="tint">Tint it by weight</h2>
+      {!base.owned && <p className="second mt-1">There is none of it on the shelf to tint.</p>}
+      {base.owned && !tint && <p className="second mt-1">No other paint of its family is on the shelf to tint it with.</p>}
+      {base.owned && tint && (
+        <>
+          <div className="mt-2 flex flex-wrap items-end gap-3">
+            <SmallSelect
+              label="with"
+              width="!w-56"
+              value={tint.id}
+              options={tints.map((own) => ({ value: own.id, label: own.product.name }))}
+              onChange={setTintId}
+            />
+            <SmallField
+              label="of it, mL"
+              width="!w-24 font-mono"
+              inputMode="decimal"
+              placeholder={String(Math.round(base.ml * 10) / 10)}
+              value={typedMl}
+              onText={setTypedMl}
+            />
+          </div>
+          {!usable && (
+            <p role="alert" className="mt-2 font-[650]">
+              Between 0 and {words.volume(base.ml)}: that is what there is of it.
+            </p>
+          )}
+          {usable && <Rows base={base} tint={tint} ml={ml} />}
+          <p className="second mt-2 text-small">
+            <Why
+              title="Tint it bears"
+              text="More tint than its binder can hold makes a film weak: it chalks and rubs off."
+              source={most.source}
+            >
+              At most {most.percent} %
+            </Why>{' '}
+            by weight; more weakens the film.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Rows({ base, tint, ml }: { base: BenchPaint; tint: BenchPaint; ml: number }) {
+  const words = useWords();
+  const { save } = useSaving();
+  const mix = async (row: TintRow) => {
+    const poured = [
+      { id: base.id, drops: ml / DROP_ML },
+      { id: tint.id, drops: row.tintMl / DROP_ML },
+    ];
+    const made = mixedPaint(
+      { name: `${base.product.name}, ${row.percent} % ${tint.product.name}`.slice(0, 80), poured, lab: row.lab, paints: [base, tint] },
+      toIso(nowMinute()),
+      newId,
+    );
+    if (!made || !(await save('products', made.product))) return;
+    await logEvents([made.event]);
+    toast(`${made.product.name}: kept as a paint of its own.`);
+  };
+  return (
+    <table className="mt-3 w-full">
+      <thead>
+        <tr className="second text-left text-small">
+          <th className="font-[400]">tint</th>
+          <th className="font-[400]">comes to</th>
+          <th className="text-right font-[400]">add</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {tintTable(base, tint, ml, null).map((row) => (
+          <tr key={row.percent} className="border-t border-hairline">
+            <td className="figure py-1">{row.percent} %</td>
+            <td>
+              <span aria-hidden className="block h-7 w-20 border border-[#8c8c8c]" style={{ background: hexOf(row.lab) }} />
+            </td>
+            <td className="figure text-right">
+              {row.tintG.toFixed(2)} g
+              <span className="second block text-small">
+                {row.enough ? `${row.tintMl.toFixed(2)} mL` : `only ${words.volume(tint.ml)} there`}
+                {row.weakens && ', weakens it'}
+              </span>
+            </td>
+            <td className="text-right">
+              <button
+                type="button"
+                className="chip !min-h-9"
+                disabled={!row.enough}
+                aria-label={`Tinted with ${row.percent} %`}
+                onClick={() => void mix(row)}
+              >
+                tinted so
+              </button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
