@@ -53,6 +53,25 @@ describe('what came of it, at the bench', () => {
     const { asks: _asks, ...plain } = stripping;
     expect(outcomeEvents(plain, pieceOf(stripping), 'clean', facts.events, newId, NOW)).toEqual([]);
   });
+  it('reads the sheen of the top film of every part looked at', () => {
+    const step: PlannedStep = { ...asking('tile'), asks: { kind: 'sheen' } };
+    const piece = pieceOf(step);
+    const events = outcomeEvents(step, piece, 'satin', facts.events, newId, NOW);
+    expect(events).toHaveLength(step.on.length);
+    for (const event of events) {
+      expect(eventSchema.safeParse(event).success).toBe(true);
+      const top = piece.parts.find((part) => 'partId' in event && part.id === event.partId)?.layers.at(-1);
+      expect(event).toMatchObject({ kind: 'sheen-read', when: 'dry', looks: 'satin', layerId: top?.id });
+    }
+    expect(outcomeEvents(step, piece, 'clean', facts.events, newId, NOW)).toEqual([]);
+  });
+  it('notes what a cup has shown, of the paint and not of the piece', () => {
+    const step: PlannedStep = { ...stripping, asks: { kind: 'cup-test', productId: 'chalk', thinner: 'acrylic-lacquer' } };
+    const [event] = outcomeEvents(step, pieceOf(step), 'curdled', facts.events, newId, NOW);
+    expect(eventSchema.safeParse(event).error).toBeUndefined();
+    expect(event).toMatchObject({ kind: 'cup-test', productId: 'chalk', outcome: 'curdled' });
+    expect(outcomeEvents(step, pieceOf(step), 'satin', facts.events, newId, NOW)).toEqual([]);
+  });
   it('judges every joint of a tile at one press', () => {
     const step = asking('tile');
     const piece = pieceOf(step);

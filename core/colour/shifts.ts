@@ -7,12 +7,15 @@ export type Shift = (typeof SHIFTS)[number];
 
 /** A step of hardly seen to plain. */
 export const SHIFT_STEP = 2;
-/** So many units of L, a or b change chroma by a fifteenth. */
-const CHROMA_A_STEP = 1 / 15;
+/** Chroma is seen less than lightness, and less the more there is of it. */
+const CHROMA_MORE = 1.1;
+const CHROMA_SHARE = 1 / 15;
 
 /** @param by units of L, a or b; chroma is drawn in or out to match */
 export function shiftedBy({ l, a, b }: Lab, shift: Shift, by: number = SHIFT_STEP): Lab {
-  const chroma = (factor: number) => ({ l, a: a * factor, b: b * factor });
+  const own = Math.hypot(a, b);
+  const step = Math.max(by * CHROMA_MORE, own * by * CHROMA_SHARE);
+  const toChroma = (wanted: number) => (own === 0 ? { l, a, b } : { l, a: (a * wanted) / own, b: (b * wanted) / own });
   switch (shift) {
     case 'lighter':
       return { l: Math.min(100, l + by), a, b };
@@ -27,8 +30,8 @@ export function shiftedBy({ l, a, b }: Lab, shift: Shift, by: number = SHIFT_STE
     case 'bluer':
       return { l, a, b: b - by };
     case 'duller':
-      return chroma(1 - by * CHROMA_A_STEP);
+      return toChroma(Math.max(0, own - step));
     case 'stronger':
-      return chroma(1 + by * CHROMA_A_STEP);
+      return toChroma(own + step);
   }
 }

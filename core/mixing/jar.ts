@@ -50,7 +50,7 @@ export type WholeBottle = {
  * (BRIEF §10). Null where a paint of the mix is not on the shelf any more.
  */
 export function wholeBottle({ mix }: Product, paints: readonly BenchPaint[]): WholeBottle | null {
-  const parts = (mix?.parts ?? []).map(({ productId, ml }) => ({ paint: paints.find((own) => own.id === productId), ml }));
+  const parts = (mix?.parts ?? []).map(({ productId, ml }) => ({ paint: paints.find((own) => own.id === productId && own.owned), ml }));
   const known = parts.flatMap(({ paint, ml }) => (paint ? [{ paint, ml }] : []));
   if (known.length < 2 || known.length < parts.length) return null;
   const base = known.reduce((most, own) => (own.ml > most.ml ? own : most));
