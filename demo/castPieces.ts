@@ -1,5 +1,5 @@
 import type { Piece } from '#core/facts/index';
-import { coatsOf, demoTime, face, simplePart } from './facts.ts';
+import { coatsOf, demoTime, face, redOverMetal, simplePart } from './facts.ts';
 import { base, picture } from './pieceFacts.ts';
 
 /** Castings: a tram in two colours, a roller whose window shuts, a seaplane in transparent red and its sample board. */
@@ -19,6 +19,27 @@ export function tram(): Piece {
     createdAt: demoTime(-20 * 1440),
     swatches: ['#e6dcc0', '#1d4b78', '#3c4146'],
     pictures: [picture('tram-roof', 'detail', 'before', 12)],
+    references: [
+      {
+        id: 'plate',
+        kind: 'hidden-spot',
+        where: 'under the number plate',
+        lab: { l: 87.2, a: 0.9, b: 13.3 },
+        light: 'both',
+        readAt: demoTime(-12 * 1440),
+      },
+      {
+        id: 'roof-photo',
+        kind: 'photo-card',
+        where: 'roof, by lamp, with a grey card',
+        lab: { l: 88, a: -1.2, b: 15.4 },
+        spread: 1,
+        ageings: ['dirty'],
+        pictureId: 'tram-roof',
+        readAt: demoTime(-12 * 1440),
+      },
+    ],
+    targets: [{ id: 'line-ivory', name: 'line ivory', lab: { l: 87.2, a: 0.9, b: 13.3 }, tolerance: 'family', referenceId: 'plate' }],
     parcels: [
       { id: 'decals', name: 'Number decals', price: 640, due: '2026-11-28', arrived: false, holds: { partId: 'body', stage: 'decal' } },
     ],
@@ -47,7 +68,7 @@ export function tram(): Piece {
         ],
         layers: [
           coatsOf('primer', 'primer-white', 2, { flatAfter: 800 }),
-          coatsOf('ivory', 'ivory', 3, { covers: ['upper'] }),
+          coatsOf('ivory', 'ivory', 3, { covers: ['upper'], targetId: 'line-ivory' }),
           coatsOf('line', 'slate', 3, { covers: ['line'] }),
           coatsOf('blue', 'estuary', 3, { covers: ['lower'] }),
           coatsOf('clear', 'satin', 2),
@@ -165,11 +186,14 @@ export function seaplane(): Piece {
     budget: 5000,
     createdAt: demoTime(-9 * 1440),
     swatches: ['#a8121c', '#c9ccd0'],
+    targets: [
+      { id: 'deep-red', name: 'deep red over metal', lab: redOverMetal(3), tolerance: 'near', shifted: 'as the middle tile of the board' },
+    ],
     parts: [
       simplePart('hull', 'Hull', {
         material: 'aluminium',
         faces: [face('sides', 185, 40, 2), face('bottom', 185, 30)],
-        layers: [coatsOf('red-h', 'candy-red', 3), coatsOf('clear-h', 'satin', 2)],
+        layers: [coatsOf('red-h', 'candy-red', 3, { targetId: 'deep-red' }), coatsOf('clear-h', 'satin', 2)],
         pegs: [17],
       }),
       simplePart('wings', 'Wings', {

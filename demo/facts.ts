@@ -1,10 +1,12 @@
-import { DROP_ML, ingredientOf, labOf, mixedLab } from '#core/colour/index';
+import { DROP_ML, ingredientOf, labOf, mixedLab, overTransparent } from '#core/colour/index';
 import {
+  type Chart,
   type Facts,
   type Family,
   type Feature,
   type FeatureKind,
   type Hand,
+  type Lab,
   type Label,
   type Layer,
   newPart,
@@ -64,6 +66,15 @@ const PAINTS: readonly Paint[] = [
   ['tar', 'plover', 'Plover tar black', '#202124', 17, 290],
 ];
 
+/** Polished aluminium as it shines through a transparent colour. */
+export const POLISHED: Lab = { l: 84, a: 0, b: 1 };
+
+/** The transparent red over it, as its tiles dried: a little browner than its swatch promises. */
+export function redOverMetal(coats: number): Lab {
+  const { l, a, b } = overTransparent(POLISHED, labOf('#9c1620'), coats);
+  return { l: tenth(l), a: tenth(a), b: tenth(b) };
+}
+
 /** Mixed on the bench to touch the tram in: drops of each, a twentieth of a millilitre. */
 export const TRAM_IVORY = [
   { productId: 'chalk', drops: 54 },
@@ -78,12 +89,11 @@ function tramIvory(): Product {
     TRAM_IVORY.map(({ productId }) => ingredientOf({ id: productId, lab: rounded(paintOf(productId)) })),
     TRAM_IVORY.map(({ drops }) => drops),
   );
-  const round = (value: number) => Math.round(value * 10) / 10;
   return {
     id: 'tram-ivory',
     sheetId: 'plover',
     name: 'Tram ivory, mixed',
-    lab: { l: round(lab.l), a: round(lab.a), b: round(lab.b) },
+    lab: { l: tenth(lab.l), a: tenth(lab.a), b: tenth(lab.b) },
     transparent: false,
     typicalMl: 17,
     typicalPrice: 290,
@@ -165,6 +175,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
       can('can-soot', 'soot', 400, 180, 690),
       can('can-red', 'buoy-red', 400, 58, 690),
       can('can-chalk', 'chalk', 17, 14, 290),
+      can('can-chalk-2', 'chalk', 17, 17, 290),
       can('can-dune', 'dune', 17, 11, 290),
       can('can-peat', 'peat', 17, 2, 290),
       can('can-tar', 'tar', 17, 9, 290),
@@ -191,13 +202,13 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
     airSeries: [],
     systems: [],
     stock: [],
-    charts: [],
+    charts: [harbourChart()],
   };
 }
 
 function rounded(hex: string) {
   const { l, a, b } = labOf(hex);
-  return { l: Math.round(l * 10) / 10, a: Math.round(a * 10) / 10, b: Math.round(b * 10) / 10 };
+  return { l: tenth(l), a: tenth(a), b: tenth(b) };
 }
 
 function can(id: string, productId: string, packMl: number, leftMl: number, paid: number) {
@@ -225,4 +236,26 @@ export function features(...kinds: FeatureKind[]): Feature[] {
 
 export function face(id: string, longMm: number, shortMm: number, count = 1, zoneId = 'all', seen = true) {
   return { id, zoneId, longMm, shortMm, count, seen };
+}
+
+function tenth(value: number): number {
+  return Math.round(value * 10) / 10;
+}
+
+/** A chart of the harbour's own colours, held beside what is painted. */
+const HARBOUR_CHART: readonly (readonly [string, string])[] = [
+  ['Mole white', '#eceae2'],
+  ['Sandbank', '#d8c79c'],
+  ['Line ivory', '#e7dabf'],
+  ['Ferry yellow', '#e0b02c'],
+  ['Buoy red', '#b8352a'],
+  ['Bollard brown', '#5c4230'],
+  ['Weed green', '#4c7048'],
+  ['Channel blue', '#21507e'],
+  ['Fog', '#a7acb0'],
+  ['Tar', '#232528'],
+];
+
+function harbourChart(): Chart {
+  return { id: 'harbour', name: 'Harbour chart', colours: HARBOUR_CHART.map(([name, hex]) => ({ name, lab: rounded(hex) })) };
 }

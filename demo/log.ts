@@ -1,7 +1,7 @@
 import { resolveLayer } from '#core/coats/index';
 import type { DoneEvent, Facts, LogEvent, Part, Piece, StripMethod, WorkStage } from '#core/facts/index';
 import { pieceKey, partKey } from '#core/plan/index';
-import { demoTime, tramIvoryParts } from './facts.ts';
+import { demoTime, POLISHED, redOverMetal, tramIvoryParts } from './facts.ts';
 
 /** What has happened at Breakwater bench, as log events dated back from the demo's now. */
 export function demoLog(facts: Facts): LogEvent[] {
@@ -55,6 +55,7 @@ export function demoLog(facts: Facts): LogEvent[] {
   log.coats('vane', 'arrow', 1, 3, -20 * 1440, 20);
   log.step('vane', '-', 'fit', '-', -8 * 1440);
   log.mixed('tram-ivory', -2 * 1440 - 30);
+  for (const coats of [2, 3]) log.redRead(coats, -8 * 60);
   log.bought('soot', 400, 720, 'quay', 'vane', -31 * 1440);
   return log.events;
 }
@@ -131,6 +132,12 @@ class DemoLog {
 
   bought(productId: string, packMl: number, paid: number, shopId: string, pieceId: string, at: number): void {
     this.events.push({ id: this.#nextId(), at: demoTime(at), kind: 'bought', productId, packMl, count: 1, paid, shopId, pieceId });
+  }
+
+  /** A tile of the red board as it looks dry. */
+  redRead(coats: number, at: number): void {
+    const read = { kind: 'colour-read' as const, productId: 'candy-red', coats, groundLab: POLISHED, lab: redOverMetal(coats) };
+    this.events.push({ id: this.#nextId(), at: demoTime(at), ...read, pieceId: 'red-board', partId: `tile-${coats}` });
   }
 
   mixed(productId: string, at: number): void {

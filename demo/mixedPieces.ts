@@ -22,6 +22,7 @@ export function balance(): Piece {
     wishes: 'Clean and green again, nothing replaced.',
     surveyed: ['stops', 'limit', 'repaint', 'pictures'],
     pictures: [picture('balance-front', 'front', 'before', 2)],
+    references: [{ id: 'under-pan', kind: 'hidden-spot', where: 'under the pan bracket', partId: 'column' }],
     fastenings: [{ id: 'knife', kind: 'screw', a: 'beam', b: 'column', count: 2, note: 'keep the knife edge dry and bare' }],
     parts: [
       simplePart('beam', 'Beam', {

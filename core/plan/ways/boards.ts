@@ -134,6 +134,8 @@ function boardOf(name: string, parts: Part[], varies: Varies, piece: Piece, now:
     createdAt: toIso(now),
     leadExcluded: true,
     swatches: piece.swatches,
+    // Its tiles are held against the same colours.
+    ...(piece.targets ? { targets: piece.targets.map(({ referenceId: _reference, ...target }) => target) } : {}),
     parts,
     board: { varies, forPieceId: piece.id },
   });

@@ -1,4 +1,14 @@
-import { type Cut, type Decal, type Detail, type Part, type Piece, type When, type Zone, zoneIdsOf } from '#core/facts/index';
+import {
+  type Cut,
+  type Decal,
+  type Detail,
+  type Part,
+  type Piece,
+  type Reference,
+  type When,
+  type Zone,
+  zoneIdsOf,
+} from '#core/facts/index';
 import { islandOf } from '#core/zones/index';
 import { toIso } from '#core/units/index';
 
@@ -105,6 +115,7 @@ export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonl
           })),
         }
       : {}),
+    references: piece.references?.map((reference) => copiedReference(reference, partId)),
     fastenings: piece.fastenings?.map((fastening) => ({
       ...fastening,
       id: newId(),
@@ -123,4 +134,11 @@ function holdsOf(holds: Holds, partId: (id: string) => string, tasks: ReadonlyMa
     ...(holds.partId ? { partId: partId(holds.partId) } : {}),
     ...(holds.taskId ? { taskId: tasks.get(holds.taskId) } : {}),
   };
+}
+
+/** What was read on the first piece says nothing of the paint on the second; a chip or another example serves both. */
+function copiedReference({ pictureId: _picture, ...reference }: Reference, partId: (id: string) => string): Reference {
+  if (reference.partId === undefined) return reference;
+  const { lab: _lab, spread: _spread, readAt: _at, ...unread } = reference;
+  return { ...unread, partId: partId(reference.partId) };
 }

@@ -81,7 +81,11 @@ function KeepStack({ piece, part }: { piece: Piece; part: Part }) {
   const [name, setName] = useState('');
   const others = piece.parts.map(dividedPart).filter((own) => own.id !== part.id && isPlanned(own) && hasPaintedZone(own));
   const keep = async () => {
-    const system = { id: newId(), name: name.trim(), layers: part.layers.map((layer) => ({ ...layer, covers: 'all' as const })) };
+    const system = {
+      id: newId(),
+      name: name.trim(),
+      layers: part.layers.map(({ targetId: _own, ...layer }) => ({ ...layer, covers: 'all' as const })),
+    };
     if (name.trim() && (await save('systems', system, `${system.name} is kept.`))) setName('');
   };
   const [target, setTarget] = useState<Part | null>(null);
