@@ -1,4 +1,4 @@
-export { correctedByCard, type Patch, type Pixels, readPatch, type Spot, UNSURE_DELTA_E } from './patch.ts';
+export { correctedByCard, type MarksRead, type Patch, type Pixels, readMarks, readPatch, type Spot, UNSURE_DELTA_E } from './patch.ts';
 export { type ReadColour, readColour } from './reading.ts';
 export { labOfSpectrum, type Spectrum, spectrumOf } from './spectrum.ts';
 export { colourDifference, colourWord, contrastOf, hexOf, hidingShare, labOf } from './spaces.ts';

@@ -69,6 +69,19 @@ export function correctedByCard(patch: Patch, card: Patch): Corrected {
   return { ok: true, lab: labOfLinear(linear as unknown as Patch['linear']) };
 }
 
+export type MarksRead = { readonly ok: true; readonly lab: Lab; readonly spread: number } | { readonly ok: false; readonly mend: string };
+
+/** The paint under one mark, corrected by the grey card under another where there is one. */
+export function readMarks(pixels: Pixels, paint: Spot, card: Spot | null): MarksRead {
+  const read = readPatch(pixels, paint);
+  if (!read.ok) return read;
+  if (!card) return { ok: true, lab: read.patch.lab, spread: read.patch.spread };
+  const grey = readPatch(pixels, card);
+  if (!grey.ok) return { ok: false, mend: `On the card: ${grey.mend}` };
+  const corrected = correctedByCard(read.patch, grey.patch);
+  return corrected.ok ? { ok: true, lab: corrected.lab, spread: read.patch.spread } : corrected;
+}
+
 function pixelsIn({ data, width, height }: Pixels, { x, y, radius }: Spot): number[][] {
   const found: number[][] = [];
   for (let row = Math.max(0, Math.ceil(y - radius)); row <= Math.min(height - 1, Math.floor(y + radius)); row++)

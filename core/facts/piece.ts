@@ -155,6 +155,8 @@ export const partSchema = z
     service: z.array(serviceSchema).optional(),
     /** Hazards met on it: left alone, or not planned at all. */
     stops: z.array(surveyStopSchema).optional(),
+    /** A tile sprayed along with the real coats: judged dry like those of a board, and never fitted. */
+    tile: z.boolean().optional(),
     /** Taken out of the piece after work had been logged on it: kept for the record, not planned. */
     gone: z.boolean().optional(),
     /** Too fragile to take off: masked where it is, not planned itself. */

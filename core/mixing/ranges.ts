@@ -72,14 +72,18 @@ export function benchPaints(facts: Facts): BenchPaint[] {
   });
 }
 
-/** A first look at each range: two paints, a small cup. */
-const FIRST_LOOK = { maxPaints: 2, drops: 10 } as const;
+/** A first look at each range: a small cup, of three paints where there are few to choose from. */
+const FIRST_LOOK = { few: 8, drops: 20 } as const;
 
 /** The range that comes nearest to a colour at a first look; undefined where there is none. */
 export function likeliestRange(ranges: readonly Range[], target: Lab): Range | undefined {
   const looked = ranges.map((range) => ({
     range,
-    deltaE: recipesFor({ target, paints: range.paints, ...FIRST_LOOK })[0]?.deltaE ?? Number.POSITIVE_INFINITY,
+    deltaE: recipesFor(firstLook(range, target))[0]?.deltaE ?? Number.POSITIVE_INFINITY,
   }));
   return looked.sort((a, b) => a.deltaE - b.deltaE)[0]?.range;
+}
+
+function firstLook({ paints }: Range, target: Lab) {
+  return { target, paints, maxPaints: paints.length <= FIRST_LOOK.few ? 3 : 2, drops: FIRST_LOOK.drops };
 }

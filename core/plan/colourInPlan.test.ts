@@ -1,9 +1,10 @@
 import type { Facts, Layer, LogEvent, Part, Piece, Product, Reference } from '#core/facts/index';
-import { at, clear, done, lacquer, NOW, part, piece, planOf, primed, primer, shelf, solePiece, steps } from '#core/invented/index';
-import { conditionsOf } from '#core/drying/index';
+import { at, clear, coat, done, lacquer, NOW, part, piece, planOf, primed, primer, shelf, solePiece, steps } from '#core/invented/index';
+import { clocksOf, conditionsOf } from '#core/drying/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
-import { plan, plannedInColour } from './index.ts';
+import { evidenceOf, hasTileAlong, historyOf, plan, plannedInColour, tileAlong } from './index.ts';
+import { stepsLookedAt } from './steps/index.ts';
 
 /** What a colour asks of the plan: read before the old paint goes, one mix for all, a look once it has dried down. */
 
@@ -183,4 +184,51 @@ describe('paint that is lost', () => {
     expect(solePiece(planOf(part(), [spoiled], {}, facts)).money.used).toBe(250);
     expect(solePiece(planOf(part(), [{ ...spoiled, pieceId: undefined }], {}, facts)).money.used).toBe(0);
   });
+});
+
+describe('a tile sprayed along', () => {
+  const body = part({ finish: 'bare', layers: [primer(), lacquer()] });
+  let id = 0;
+  const along = tileAlong(body, () => `tile-${++id}`);
+  const own = piece(body, { parts: [body, along] });
+  const facts: Facts = { ...shelf, pieces: [own] };
+  const result = planned(facts);
+  it('takes its coats with the part’s own, in the same rows', () => {
+    const coats = result.steps.filter((step) => step.stage === 'coat');
+    expect(coats).toHaveLength(4);
+    for (const step of coats) expect(step.on.map(({ partId }) => partId).sort()).toEqual(['body', along.id].sort());
+  });
+  it('is judged dry, and nothing is fitted to it or waits for it', () => {
+    const look = result.steps.find((step) => step.asks?.kind === 'tile');
+    expect(look?.on).toEqual([expect.objectContaining({ partId: along.id })]);
+    const alone = planned({ ...shelf, pieces: [piece(body)] });
+    const endOf = (own: typeof result) => own.steps.filter((step) => step.stage === 'fit' || step.stage === 'assemble');
+    expect(endOf(result).map(({ title }) => title)).toEqual(endOf(alone).map(({ title }) => title));
+    for (const step of endOf(result)) expect(step.constraints.flatMap(stepsLookedAt)).not.toContain(look?.id);
+  });
+  it('is evidence like a tile of a board', () => {
+    const laid = [1, 2].flatMap((number) => [
+      onTile(coat('primer', number, 4000 - number * 20, 'lacquer-primer', 'fine-primer', 12), along.layers[0].id),
+      onTile(coat('colour', number, 3000 - number * 20, 'acrylic-lacquer', 'colour', 12), along.layers[1].id),
+    ]);
+    const judged: LogEvent = {
+      id: 'j',
+      at: toIso(NOW - 60),
+      kind: 'tile',
+      pieceId: 'bell',
+      partId: along.id,
+      layerId: along.layers[1].id,
+      outcome: 'held',
+    };
+    const known = { ...facts, events: [...laid, judged] };
+    const conditions = conditionsOf(known, NOW);
+    const evidence = evidenceOf({ facts: known, clocks: clocksOf(conditions), history: historyOf(known), conditions });
+    expect(evidence).toHaveLength(1);
+    expect(evidence[0]).toMatchObject({ outcome: 'held' });
+    expect(hasTileAlong(own, body)).toBe(true);
+  });
+  function onTile(event: LogEvent, layerId: string): LogEvent {
+    if (event.kind !== 'done' || !event.coat) return event;
+    return { ...event, id: `${event.id}-tile`, on: [{ partId: along.id, zoneIds: ['all'] }], coat: { ...event.coat, layerId } };
+  }
 });

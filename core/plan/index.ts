@@ -39,11 +39,13 @@ export { type PieceView, planView, type PlanView } from './view.ts';
 export {
   type BoardProposal,
   designBoard,
+  hasTileAlong,
   type Mended,
   pricedMends,
   type PricedWay,
   priceWays,
   proposeBoard,
+  tileAlong,
   type Varies,
   type Way,
   type WhatIf,
@@ -51,4 +53,4 @@ export {
   type WhatIfAnswer,
   withPiece,
 } from './ways/index.ts';
-export { evidenceOf, historyOf, learnedFactor } from './films/index.ts';
+export { evidenceOf, historyOf, isTile, learnedFactor } from './films/index.ts';

@@ -15,14 +15,20 @@ type Source = Pick<PlanContext, 'facts' | 'clocks' | 'history'> & { readonly con
 export function evidenceOf(source: Source): Evidence[] {
   const tiles = source.history.events.filter((event): event is EventOf<'tile'> => event.kind === 'tile');
   return source.facts.pieces.flatMap((piece) => {
-    if (piece.board)
-      return piece.parts.flatMap((part) => {
-        const own = tiles.filter((tile) => tile.pieceId === piece.id && tile.partId === part.id);
-        return newestOfLayer(own).flatMap((tile) => fromTile(piece, part, tile, source));
-      });
-    if (!piece.finished) return [];
-    return piece.parts.filter((part) => source.history.troubles(part.id).length === 0).flatMap((part) => fromJob(piece, part, source));
+    const judged = piece.parts.filter((part) => isTile(piece, part));
+    const fromTiles = judged.flatMap((part) => {
+      const own = tiles.filter((tile) => tile.pieceId === piece.id && tile.partId === part.id);
+      return newestOfLayer(own).flatMap((tile) => fromTile(piece, part, tile, source));
+    });
+    if (!piece.finished) return fromTiles;
+    const sound = piece.parts.filter((part) => !judged.includes(part) && source.history.troubles(part.id).length === 0);
+    return [...fromTiles, ...sound.flatMap((part) => fromJob(piece, part, source))];
   });
+}
+
+/** A tile of a board, or one that was sprayed along with the piece. */
+export function isTile(piece: Pick<Piece, 'board'>, part: Pick<Part, 'tile'>): boolean {
+  return piece.board !== undefined || part.tile === true;
 }
 
 /** A tile looked at twice is judged by the later look. */

@@ -7,7 +7,7 @@ export { type History, historyOf } from './history.ts';
 export { layersInOrder, type OrderedLayers, type PlacedLayer } from './layerOrder.ts';
 export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';
 export { PartFilms } from './partFilms.ts';
-export { evidenceOf } from './evidence.ts';
+export { evidenceOf, isTile } from './evidence.ts';
 export { attemptOf, partSentBack, type SentBack, sentBackOf } from './sentBack.ts';
 export { learnedFactor } from './learning.ts';
 export { whenRefused } from './whenDone.ts';

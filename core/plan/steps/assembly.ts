@@ -44,7 +44,7 @@ export function assembled(piece: Piece, context: PlanContext): Constraint[] {
 /** In the order of fitting; parts that went on earlier, are gone or never came off are passed over. */
 function goingOn(piece: Piece): Going[] {
   const parts = fitOrder(piece).filter(
-    (part) => !part.gone && !part.maskedInPlace && (part.fit?.stage ?? 'end') === 'end' && !staysIn(piece, part),
+    (part) => !part.gone && !part.tile && !part.maskedInPlace && (part.fit?.stage ?? 'end') === 'end' && !staysIn(piece, part),
   );
   return parts.slice(1).map((part, index) => {
     const together = parts.slice(0, index + 1);

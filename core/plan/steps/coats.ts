@@ -3,7 +3,7 @@ import { familyDrying } from '#core/drying/index';
 import type { Family } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
 import { isSolventBorne } from '#core/safety/index';
-import { PartFilms, type PlacedLayer, type PlanContext, type PlannedFilm, layersInOrder } from '../films/index.ts';
+import { isTile, PartFilms, type PlacedLayer, type PlanContext, type PlannedFilm, layersInOrder } from '../films/index.ts';
 import { aged, inService, type JointOfPart, keptUnder, thisMinute } from '../verdicts/index.ts';
 import { addCoats } from './coatSteps.ts';
 import type { StepChain } from './chain.ts';
@@ -167,7 +167,7 @@ class Coating {
 
   #inspectLater({ resolved }: PlacedLayer): void {
     // Tiles of a board are judged as a whole.
-    if (this.#chain.of.piece.board) return;
+    if (isTile(this.#chain.of.piece, this.#chain.of.part)) return;
     const what = resolved.role === 'clear' ? 'clear' : resolved.role.endsWith('primer') ? 'primer' : 'colour';
     this.#chain.inspectNext({ partId: this.#chain.of.part.id, layerId: resolved.layer.id, name: resolved.name, what });
   }

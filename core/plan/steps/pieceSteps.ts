@@ -2,7 +2,7 @@ import { resolveLayer } from '#core/coats/index';
 import { type Part, type Piece, staysOf } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
 import { isPlanned } from '#core/safety/index';
-import { PartFilms, partSentBack, type PlanContext, type PlannedFilm, type Ref, sentBackOf, stepsOf } from '../films/index.ts';
+import { isTile, PartFilms, partSentBack, type PlanContext, type PlannedFilm, type Ref, sentBackOf, stepsOf } from '../films/index.ts';
 import { type JointOfPart, stripChoice, type StripChoice, undecidedZones, withOutcomes } from '../verdicts/index.ts';
 import { addBareCare } from './bareCare.ts';
 import { type Constraint, renamed } from './constraint.ts';
@@ -60,6 +60,8 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
   const made = piece.parts.filter(isPlanned).map((part) => partSteps(piece, part, context, pace));
   const stopped = made.find(({ chain }) => chain.stopped)?.chain.stopped;
   const tried = withDryFit(piece, context, made, pace);
+  // A tile sprayed along is judged by itself; nothing waits for it.
+  const fitted = made.filter(({ part }) => !part.tile);
   const { parts: tied, tasks } = withTasks(
     piece,
     made.map(({ part, coated }, index) => ({ part, steps: tried.chains[index], films: coated.films })),
@@ -68,7 +70,7 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
   );
   const chains = tied.map((steps) => heldByParcels(afterTeardown(steps, teardown.at(-1)), piece, context));
   const inspects = made.flatMap(({ chain }) => chain.toInspect);
-  const fit = piece.board ? [] : fitOf(piece, context, made, { stopped, inspects, pace, apart: teardown.at(-1) });
+  const fit = piece.board ? [] : fitOf(piece, context, fitted, { stopped, inspects, pace, apart: teardown.at(-1) });
   const own = join ? joinedIntoRows(chains, limits) : chains.flat();
   const rowOf = new Map(own.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const wide = [...tried.dryFit, ...tasks, ...fit, ...touchUpSteps(piece, fit.at(-1), context)].map((step) => onRows(step, rowOf));
@@ -140,7 +142,7 @@ function partSteps(piece: Piece, asEntered: Part, context: PlanContext, pace: Wo
   const surfaced = isUnderPaint(chain, context) ? null : addBeforePaint(chain, context, strip);
   const onSurface = surfaced ? whileSurfaceServes(surfaced, chain, context) : [];
   const coated = addLayers(chain, context, { keepsPaint: keepsPaint(part, strip), onSurface: keepsPaint(part, strip) ? [] : onSurface });
-  if (piece.board) addJudging(chain, coated.tops);
+  if (isTile(piece, part)) addJudging(chain, coated.tops);
   else addSheenLook(chain, context, coated.tops);
   if (bareZones.length > 0) addBareCareBesidePaint(chain, context, bareZones);
   return made(coated, surfaced);
@@ -221,7 +223,7 @@ function withDryFit(
   pace: WorkPace,
 ): { readonly chains: readonly (readonly Step[])[]; readonly dryFit: readonly Step[] } {
   const chains = made.map(({ chain }) => chain.steps);
-  const open = made.filter(({ surfaced }) => surfaced !== null && 'step' in surfaced.clean);
+  const open = made.filter(({ part, surfaced }) => !part.tile && surfaced !== null && 'step' in surfaced.clean);
   const going = open.filter(({ chain }) => !chain.stopped);
   const onOldPaint = open.every(({ onOldPaint: kept }) => kept);
   const step = open.length > 0 ? dryFitStep(piece, context, going.length > 0 ? undefined : open[0].chain.stopped, onOldPaint, pace) : null;

@@ -125,6 +125,20 @@ function tile(name: string, part: Part, layers: readonly Layer[], newId: () => s
   });
 }
 
+/** A tile that is sprayed along with a part's own coats, in the same batches: it keeps what the piece cannot be asked. */
+export function tileAlong(part: Part, newId: () => string): Part {
+  return { ...tile(nameAlong(part), part, part.layers, newId), tile: true };
+}
+
+/** Whether a part has a tile of its own with it already. */
+export function hasTileAlong(piece: Pick<Piece, 'parts'>, part: Part): boolean {
+  return piece.parts.some((own) => own.tile === true && own.name === nameAlong(part));
+}
+
+function nameAlong({ name }: Part): string {
+  return `Tile along: ${name.toLowerCase()}`.slice(0, 80);
+}
+
 function boardOf(name: string, parts: Part[], varies: Varies, piece: Piece, now: Minute, newId: () => string): Piece {
   return newPiece({
     id: newId(),

@@ -1,4 +1,4 @@
-export { type BoardProposal, designBoard, proposeBoard, type Varies } from './boards.ts';
+export { type BoardProposal, designBoard, hasTileAlong, proposeBoard, tileAlong, type Varies } from './boards.ts';
 export { type Mended, pricedMends } from './mends.ts';
 export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
 export { whatIf, type WhatIf, type WhatIfAnswer } from './whatIf.ts';

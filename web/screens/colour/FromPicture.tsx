@@ -1,11 +1,13 @@
-import { correctedByCard, hexOf, type Patch, type Pixels, readPatch, UNSURE_DELTA_E } from '#core/colour/index';
+import { hexOf, type Pixels, UNSURE_DELTA_E } from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { pictureUrl } from '../../api/pictures.ts';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { Chips } from '../../views/Chips.tsx';
 import { FileField } from '../../views/FileField.tsx';
 import { FormProblem } from '../../views/SmallField.tsx';
+import type { MarksQuestion } from '../../workers/mix.worker.ts';
+import { useMarks } from './useMixWorker.ts';
 
 /** Marks on a picture, as shares of its width and height. */
 type Mark = { readonly x: number; readonly y: number };
@@ -77,7 +79,8 @@ function Picked({ url, onTake }: { url: string; onTake: (read: Pick<PictureColou
   const [held, setHeld] = useState<MarkName>('patch');
   const [withCard, setWithCard] = useState<'yes' | 'no'>('yes');
   const { pixels, failed } = usePixels(url);
-  const reading = pixels ? readMarks(pixels, marks, withCard === 'yes') : null;
+  const question = useMemo(() => (pixels ? marksQuestion(pixels, marks, withCard === 'yes') : null), [pixels, marks, withCard]);
+  const reading = useMarks(question);
   const move = (to: Mark) => setMarks({ ...marks, [held]: { x: clamp(to.x), y: clamp(to.y) } });
   const press = (to: Mark) => {
     move(to);
@@ -142,9 +145,9 @@ function Picked({ url, onTake }: { url: string; onTake: (read: Pick<PictureColou
             onChange={setHeld}
           />
         )}
-        {!reading && <p className="font-[650]">Press on {NAMES[held]} in the picture.</p>}
-        {reading && 'mend' in reading && <FormProblem text={reading.mend} />}
-        {reading && 'lab' in reading && (
+        {!question && <p className="font-[650]">Press on {NAMES[held]} in the picture.</p>}
+        {reading && !reading.ok && <FormProblem text={reading.mend} />}
+        {reading?.ok && (
           <>
             <span aria-hidden className="block h-16 border border-[#8c8c8c]" style={{ background: hexOf(reading.lab) }} />
             <p className="second text-small">
@@ -152,7 +155,11 @@ function Picked({ url, onTake }: { url: string; onTake: (read: Pick<PictureColou
               {withCard === 'yes' ? UNSURE_DELTA_E.withCard : UNSURE_DELTA_E.without} ΔE, the patch spreads {Math.round(reading.spread)}. A
               picture is never a match.
             </p>
-            <button type="button" className="act !min-h-10" onClick={() => onTake({ ...reading, withCard: withCard === 'yes' })}>
+            <button
+              type="button"
+              className="act !min-h-10"
+              onClick={() => onTake({ lab: reading.lab, spread: reading.spread, withCard: withCard === 'yes' })}
+            >
               Take this colour
             </button>
           </>
@@ -162,31 +169,19 @@ function Picked({ url, onTake }: { url: string; onTake: (read: Pick<PictureColou
   );
 }
 
-type Reading = { readonly lab: Lab; readonly spread: number } | { readonly mend: string };
-
 function marksShown({ patch, card }: Marks, withCard: boolean): { readonly name: MarkName; readonly at: Mark }[] {
   return [...(patch ? [{ name: 'patch' as const, at: patch }] : []), ...(card && withCard ? [{ name: 'card' as const, at: card }] : [])];
 }
 
 /** Null until every mark that is needed has been set. */
-function readMarks(pixels: Pixels, marks: Marks, withCard: boolean): Reading | null {
-  if (!marks.patch || (withCard && !marks.card)) return null;
+function marksQuestion(pixels: Pixels, { patch, card }: Marks, withCard: boolean): MarksQuestion | null {
+  if (!patch || (withCard && !card)) return null;
   const at = ({ x, y }: Mark) => ({
     x: x * (pixels.width - 1),
     y: y * (pixels.height - 1),
     radius: Math.max(2, RADIUS * Math.min(pixels.width, pixels.height)),
   });
-  const paint = readPatch(pixels, at(marks.patch));
-  if (!paint.ok) return { mend: paint.mend };
-  if (!withCard || !marks.card) return paint.patch;
-  const card = readPatch(pixels, at(marks.card));
-  if (!card.ok) return { mend: `On the card: ${card.mend}` };
-  return corrected(paint.patch, card.patch);
-}
-
-function corrected(patch: Patch, card: Patch): Reading {
-  const answer = correctedByCard(patch, card);
-  return answer.ok ? { lab: answer.lab, spread: patch.spread } : { mend: answer.mend };
+  return { pixels, paint: at(patch), card: withCard && card ? at(card) : null };
 }
 
 function clamp(share: number): number {

@@ -152,7 +152,7 @@ function plannedIn({ pieces }: PlanView, lab: Lab): { ground?: Lab; mlPerCoat?: 
   const layer = pieces
     .flatMap((piece) => Object.values(piece.stacks))
     .flatMap((stack) => stack.layers)
-    .find((own) => (own.role === 'colour' || own.role === 'metallic') && colourDifference(own.lab, lab) < 1);
+    .find((own) => (own.role === 'colour' || own.role === 'metallic') && colourDifference(own.meets?.lab ?? own.lab, lab) < 1);
   if (!layer) return {};
   return { mlPerCoat: layer.mlPerCoat, ...(layer.groundLooks ? { ground: layer.groundLooks } : {}) };
 }

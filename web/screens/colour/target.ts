@@ -35,12 +35,19 @@ function openLayers(piece: Piece): NamedTarget[] {
   );
 }
 
-/** The target an address names; else what a layer wants and no can has; else what was mixed last; else the palette's cream. */
+/** A target that no paint is held against yet. */
+function isOpen({ pieces }: Facts, key: string): boolean {
+  return !pieces.some((piece) =>
+    piece.parts.some((part) => part.layers.some((layer) => layer.productId !== undefined && `${piece.id} ${layer.targetId}` === key)),
+  );
+}
+
+/** The target an address names; else what is wanted and no paint is held against; else what was mixed last; else the palette's cream. */
 export function firstTarget(facts: Facts, named: { readonly pieceId: string | null; readonly targetId: string | null }): Target {
   const wanted = wantedTargets(facts);
   const asked = wanted.find(({ key }) => key === `${named.pieceId} ${named.targetId}`);
   const mixed = facts.products.filter((product) => product.mix).at(-1);
-  return asked ?? wanted[0] ?? (mixed ? mixAgain(mixed) : paletteTarget(PALETTE[1].hex));
+  return asked ?? wanted.find(({ key }) => isOpen(facts, key)) ?? (mixed ? mixAgain(mixed) : paletteTarget(PALETTE[1].hex));
 }
 
 /** A mix as the colour that is wanted once more. */

@@ -1,7 +1,7 @@
-import type { Correction, Cup, Recipe, RecipeWish } from '#core/colour/index';
+import type { Correction, Cup, MarksRead, Recipe, RecipeWish } from '#core/colour/index';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { MixApi } from '../../workers/mix.worker.ts';
+import type { MarksQuestion, MixApi } from '../../workers/mix.worker.ts';
 
 /** Answers of the mixing worker; an answer that is no longer asked for is dropped. */
 
@@ -44,4 +44,11 @@ export function useRecipes(wish: RecipeWish | null): readonly Recipe[] | null {
 
 export function useCorrection(cup: Cup | null): Correction | null {
   return useAnswer(cup, askCorrection);
+}
+
+const askMarks = async (worker: Remote<MixApi>, marks: MarksQuestion): Promise<MarksRead> => await worker.marks(marks);
+
+/** What marks on a picture say of its colour; null until they are sampled. */
+export function useMarks(marks: MarksQuestion | null): MarksRead | null {
+  return useAnswer(marks, askMarks);
 }

@@ -1,20 +1,30 @@
 import { coatsForColour } from '#core/coats/index';
-import type { Layer, Part, Product } from '#core/facts/index';
+import { hidingShare } from '#core/colour/index';
+import type { Family, Layer, Part, Piece, Product } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { WhereOn } from '../../../views/WhereOn.tsx';
+import { type AnyColour, AnyPaint, wantedOf } from './AnyPaint.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
 
+/** Where nothing below asks for more. */
+const COATS = 2;
+
 /** A layer from the shelf in two presses: where, and which paint. Its coats come from the hiding rule. */
-export function AddLayer({ part, stack, onAdd }: { part: Part; stack: StackView; onAdd: (layer: Layer) => void }) {
+export function AddLayer({ piece, part, stack, onAdd }: { piece: Piece; part: Part; stack: StackView; onAdd: (layer: Layer) => void }) {
   const [covers, setCovers] = useState<Layer['covers']>('all');
   const painted = part.zones.filter((zone) => zone.bare === undefined);
+  const below = stack.layers.filter((layer) => layer.role !== 'clear').at(-1);
   const add = (product: Product, role: string) => {
-    const ground = stack.layers.filter((layer) => layer.role !== 'clear').at(-1)?.lab;
-    const coats = role === 'clear' || !ground ? 2 : coatsForColour(ground, product.lab, product.share);
+    const coats = role === 'clear' || !below ? COATS : coatsForColour(below.lab, product.lab, product.share);
     onAdd({ id: newId(), productId: product.id, coats, covers });
+  };
+  const addAny = (colour: AnyColour) => {
+    const wanted = wantedOf(colour, (below?.family as Family | undefined) ?? 'acrylic-lacquer');
+    const coats = colour.transparent || !below ? COATS : coatsForColour(below.lab, colour.lab, hidingShare(colour.lab, colour.flake));
+    onAdd({ id: newId(), wanted, coats, covers, ...(colour.targetId ? { targetId: colour.targetId } : {}) });
   };
   const where = painted.length > 1 && (
     <p className="mb-3 flex items-center gap-2">
@@ -25,7 +35,18 @@ export function AddLayer({ part, stack, onAdd }: { part: Part; stack: StackView;
   return (
     <PaintChooser
       label="Add a layer"
-      above={where}
+      above={(close) => (
+        <>
+          {where}
+          <AnyPaint
+            piece={piece}
+            onTake={(colour) => {
+              addAny(colour);
+              close();
+            }}
+          />
+        </>
+      )}
       onChoose={add}
       trigger={
         <button type="button" className="act mt-3 !min-h-10">

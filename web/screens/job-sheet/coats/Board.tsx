@@ -1,5 +1,5 @@
 import type { Part, Piece } from '#core/facts/index';
-import { designBoard, type JointOfPart, proposeBoard, type Varies } from '#core/plan/index';
+import { designBoard, hasTileAlong, type JointOfPart, proposeBoard, tileAlong, type Varies } from '#core/plan/index';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -23,7 +23,7 @@ export function Board({ piece, part, joints }: { piece: Piece; part: Part; joint
   const take = async (board: Piece) => {
     if (await save('pieces', board, `${board.name}: planned like a piece.`)) void navigate(`/pieces/${board.id}/coats`);
   };
-  if (piece.board) return null;
+  if (piece.board || part.tile) return null;
   return (
     <section className="sheet !p-4" aria-label="Sample board">
       <h2>Sample board</h2>
@@ -53,6 +53,17 @@ export function Board({ piece, part, joints }: { piece: Piece; part: Part; joint
           <span className="second"> is in hand</span>
         </p>
       ))}
+      {!hasTileAlong(piece, part) && part.layers.length > 0 && (
+        <button
+          type="button"
+          className="act mt-2 !min-h-10"
+          onClick={() =>
+            void save('pieces', { ...piece, parts: [...piece.parts, tileAlong(part, newId)] }, 'A tile goes along with every coat.')
+          }
+        >
+          Spray a tile along
+        </button>
+      )}
       <details className="mt-2">
         <summary className="min-h-9 cursor-pointer text-small">Design one, one thing apart</summary>
         <div className="mt-1 flex flex-wrap gap-2">

@@ -23,6 +23,7 @@ import type { SectionProps } from '../sectionProps.ts';
 import { LayerList } from './LayerList.tsx';
 import { GuessMark, settled } from '../GuessMark.tsx';
 import { PartTabs, usePart } from '../PartTabs.tsx';
+import { isTile } from '#core/plan/index';
 import { isPlanned } from '#core/safety/index';
 import { dividedPart } from '#core/zones/index';
 
@@ -92,7 +93,7 @@ export function Coats({ piece, view }: SectionProps) {
         {part.layers.length > 0 && (
           <CoatStack stack={stack} part={part} marks={marks} chosen={chosen ?? shown?.layerId ?? null} onChoose={setChosen} />
         )}
-        <LayerList part={part} stack={stack} targets={piece.targets ?? []} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
+        <LayerList piece={piece} part={part} stack={stack} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
         <BetweenLayers
           pieceId={piece.id}
           part={part}
@@ -101,6 +102,7 @@ export function Coats({ piece, view }: SectionProps) {
         />
         <Optional piece={piece} part={part} layers={stack.layers} onLayers={saveLayers} />
         <AddLayer
+          piece={piece}
           part={part}
           stack={stack}
           onAdd={(layer) => saveLayers([...part.layers, layer], 'Layer added on top. Drag it where it belongs.')}
@@ -109,7 +111,7 @@ export function Coats({ piece, view }: SectionProps) {
       <aside className="space-y-5">
         {shown && <JointCard key={shown.layerId} piece={piece} part={part} entry={shown} layers={stack.layers} onLayers={saveLayers} />}
         <MissedWindow piece={piece} part={part} onLayers={saveLayers} />
-        {piece.board && <Tiles piece={piece} part={part} layers={stack.layers} />}
+        {isTile(piece, part) && <Tiles piece={piece} part={part} layers={stack.layers} />}
         <Board piece={piece} part={part} joints={view.joints} />
         <Predicted part={part} stack={stack} />
         <Levers piece={piece} part={part} stack={stack} />

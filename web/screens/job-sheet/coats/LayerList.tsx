@@ -1,4 +1,4 @@
-import type { ColourTarget, Layer, Part, Product, Zone } from '#core/facts/index';
+import type { Family, Layer, Part, Piece, Product, Zone } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { besideWords } from '#core/colour/index';
 import { counted, listed } from '#core/units/index';
@@ -20,6 +20,7 @@ import { newId } from '../../../app/newId.ts';
 import { Why } from '../../../views/Why.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
 import { WhereOn } from '../../../views/WhereOn.tsx';
+import { type AnyColour, AnyPaint, wantedOf } from './AnyPaint.tsx';
 import { LayerOptions } from './LayerOptions.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
 
@@ -29,15 +30,15 @@ const SEEN_OFF = 2;
 /** The layers from top to bottom: drag to swap, more or fewer coats, flat after, take out. Laid film cannot be moved. */
 export function LayerList({
   part,
+  piece,
   stack,
-  targets,
   laidIds,
   onChange,
   onChoose,
 }: {
   part: Part;
+  piece: Piece;
   stack: StackView;
-  targets: readonly ColourTarget[];
   laidIds: ReadonlySet<string>;
   onChange: (layers: Layer[], said: string) => void;
   onChoose: (id: string) => void;
@@ -72,7 +73,7 @@ export function LayerList({
               key={layer.id}
               layer={layer}
               view={stack.layers.find((own) => own.layerId === layer.id)}
-              targets={targets}
+              piece={piece}
               laid={laidIds.has(layer.id)}
               zones={part.zones.filter((zone) => zone.bare === undefined)}
               onCovers={(covers) => change(layer, { covers }, 'The plan has moved.')}
@@ -80,6 +81,13 @@ export function LayerList({
               onChoose={() => onChoose(layer.id)}
               onCoats={(coats) => change(layer, { coats }, `${counted(coats, 'coat')}.`)}
               onPaint={(product) => change(layer, { productId: product.id, wanted: undefined }, `${product.name} instead.`)}
+              onAny={(colour, family) =>
+                change(
+                  layer,
+                  { productId: undefined, wanted: wantedOf(colour, family), ...(colour.targetId ? { targetId: colour.targetId } : {}) },
+                  `Any ${colour.name} instead.`,
+                )
+              }
               onOptions={(fields, said) => change(layer, fields, said)}
               onRemove={() =>
                 onChange(
@@ -109,7 +117,7 @@ function spoken(stack: StackView): Announcements {
 type RowProps = {
   layer: Layer;
   view: StackView['layers'][number] | undefined;
-  targets: readonly ColourTarget[];
+  piece: Piece;
   laid: boolean;
   zones: readonly Zone[];
   onCovers: (covers: Layer['covers']) => void;
@@ -119,12 +127,28 @@ type RowProps = {
   onOptions: (fields: Partial<Layer>, said: string) => void;
   onRemove: () => void;
   onPaint: (product: Product) => void;
+  onAny: (colour: AnyColour, family: Family) => void;
 };
 
-function LayerRow({ layer, view, targets, laid, zones, onCovers, onRepeat, onChoose, onCoats, onOptions, onRemove, onPaint }: RowProps) {
+function LayerRow({
+  layer,
+  view,
+  piece,
+  laid,
+  zones,
+  onCovers,
+  onRepeat,
+  onChoose,
+  onCoats,
+  onOptions,
+  onRemove,
+  onPaint,
+  onAny,
+}: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: layer.id, disabled: laid });
   const name = view?.name ?? 'layer';
   const least = view?.laidCoats ?? 1;
+  const isColour = view?.role === 'colour' || view?.role === 'metallic';
   const short = view?.coatsToHide != null && view.coatsToHide > layer.coats;
   return (
     <li
@@ -148,6 +172,19 @@ function LayerRow({ layer, view, targets, laid, zones, onCovers, onRepeat, onCho
         <PaintChooser
           label={`Another paint for ${name}`}
           onChoose={onPaint}
+          above={
+            isColour
+              ? (close) => (
+                  <AnyPaint
+                    piece={piece}
+                    onTake={(colour) => {
+                      onAny(colour, view?.family as Family);
+                      close();
+                    }}
+                  />
+                )
+              : undefined
+          }
           trigger={
             <button type="button" className="grid h-9 place-items-center" aria-label={`Another paint for ${name}`} title="Another paint">
               <PaintStrip lab={view?.lab ?? null} className="h-7 w-[14px]" />
@@ -177,7 +214,7 @@ function LayerRow({ layer, view, targets, laid, zones, onCovers, onRepeat, onCho
           </span>
         )}
         {view?.meets && (
-          <span className="second ml-2 shrink-0 text-small">
+          <span className="second mr-2 text-small">
             <strong className="text-ink">{view.meets.within ? 'meets' : 'misses'}</strong> {view.meets.name}, ΔE{' '}
             {view.meets.deltaE.toFixed(1)}
           </span>
@@ -217,7 +254,7 @@ function LayerRow({ layer, view, targets, laid, zones, onCovers, onRepeat, onCho
             <Plus size={15} aria-hidden />
           </button>
         </span>
-        <LayerOptions layer={layer} view={view} targets={targets} onChange={onOptions} />
+        <LayerOptions layer={layer} view={view} targets={piece.targets ?? []} onChange={onOptions} />
         <button
           type="button"
           className="grid size-9 place-items-center"

@@ -14,7 +14,8 @@ export function PaintChooser({
 }: {
   trigger: ReactElement;
   label: string;
-  above?: ReactNode;
+  /** What stands over the list; may close it. */
+  above?: (close: () => void) => ReactNode;
   onChoose: (product: Product, role: string) => void;
 }) {
   const { facts } = usePlan();
@@ -32,7 +33,7 @@ export function PaintChooser({
           className="sheet z-50 max-h-[440px] w-[420px] overflow-auto !border-ink !p-4"
           aria-label={label}
         >
-          {above}
+          {above?.(() => setOpen(false))}
           <p className="font-[650]">Which paint</p>
           <ul>
             {products.map((product) => {

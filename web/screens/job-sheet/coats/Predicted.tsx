@@ -2,7 +2,7 @@ import { PRIMER_SHADES, resolveLayer, type ResolvedLayer } from '#core/coats/ind
 import { besideWords, coatsToTone, hexOf, looksAfter, type Tone } from '#core/colour/index';
 import type { Lab, Part } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
-import { counted, listed } from '#core/units/index';
+import { capital, counted, listed } from '#core/units/index';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { Why } from '../../../views/Why.tsx';
 
@@ -63,7 +63,7 @@ function CoatByCoat({ layer, view }: { layer: ResolvedLayer; view: LayerView }) 
             text={`Over a ground of L ${Math.round(groundLooks?.l ?? 0)}, ${counted(coats, 'coat')} come to ΔE ${(meets?.deltaE ?? view.offBy).toFixed(1)} from ${target.name}; within ΔE ${target.tolerance} counts as there.`}
             source="default"
           >
-            {toneText(tone, target.name, coats)}
+            {capital(toneText(tone, target.name, coats))}
           </Why>
         ) : (
           'Nothing lies below it whose colour is known.'

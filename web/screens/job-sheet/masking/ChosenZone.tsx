@@ -1,4 +1,3 @@
-import { namedColour } from '#core/colour/index';
 import type { Cut, Family, Part, Piece } from '#core/facts/index';
 import { listed } from '#core/units/index';
 import { type OrderAnswer, type Paint, tapeSafety, withColour, withLaterRound, withLock } from '#core/masking/index';
@@ -7,7 +6,7 @@ import { toast } from 'sonner';
 import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { PaintStrip } from '../../../views/paint.tsx';
-import { SwatchPicker } from '../../../views/SwatchPicker.tsx';
+import { AnyPaint } from '../coats/AnyPaint.tsx';
 import { PaintChooser } from '../coats/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
 import { ChangeCut } from './ChangeCut.tsx';
@@ -46,16 +45,15 @@ export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: P
       {look.bare === undefined && (
         <PaintChooser
           label={`Colour of ${look.name}`}
-          above={
-            <div className="mb-3">
-              <p className="mb-1 font-[650]">Any paint of this colour</p>
-              <SwatchPicker
-                chosen={[]}
-                most={1}
-                onChange={([hex]) => hex && paint(namedColour(hex), `${look.name} is ${namedColour(hex).name}.`)}
-              />
-            </div>
-          }
+          above={(close) => (
+            <AnyPaint
+              piece={piece}
+              onTake={({ transparent: _through, targetId: _target, ...colour }) => {
+                paint(colour, `${look.name} is ${colour.name}.`);
+                close();
+              }}
+            />
+          )}
           onChoose={(product) => paint({ product }, `${look.name} is ${product.name}.`)}
           trigger={
             <button type="button" className="chip !min-h-10">
