@@ -7,7 +7,14 @@ export default defineConfig({
         test: {
           name: 'core',
           pool: 'threads',
-          include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'bin/**/*.test.ts', 'docs/**/*.test.ts', 'web/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'bin/**/*.test.ts',
+            'docs/**/*.test.ts',
+            'web/**/*.test.ts',
+            'speed/**/*.test.ts',
+          ],
           environment: 'node',
           testTimeout: 60_000,
         },

@@ -20,6 +20,13 @@ describe('questions of a script', () => {
       joint: { below: { family: null, material: 'zinc' }, above: { family: 'lacquer-primer' } },
       amount: { family: 'acrylic-lacquer', tool: 'aerosol', faces: [{ longMm: 75, shortMm: 30 }], coats: 1 },
       ladder: { from: 80, next: 'colour' },
+      schedule: {
+        goal: 'soonest',
+        free: [{ from: 0, to: 60 }],
+        capacity: {},
+        activities: [{ id: 'a', minutes: 5, attended: true }],
+        gaps: [],
+      },
       order: {
         zones: [
           { id: 'dark', family: 'acrylic-lacquer', lab: { l: 20, a: 0, b: 0 }, share: 0.1, areaCm2: 40 },

@@ -5,6 +5,7 @@ import { dewAnswer, waitHours } from '#core/drying/index';
 import { z } from 'zod';
 import { mixQuestion } from './askMix.ts';
 import { orderQuestion } from './askOrder.ts';
+import { scheduleQuestion } from './askSchedule.ts';
 import { ladderQuestion, stripQuestion } from './askPrep.ts';
 import { type Question, question } from './question.ts';
 
@@ -48,6 +49,7 @@ const QUESTIONS: Record<string, Question> = {
   ladder: ladderQuestion,
   order: orderQuestion,
   mix: mixQuestion,
+  schedule: scheduleQuestion,
   joint: question(
     z.strictObject({
       below: z.strictObject({

@@ -1,3 +1,21 @@
 export { benchIntervals, cutToStay, freeIntervals, LAY_OUT_MINUTES, PACK_UP_MINUTES, withStay } from './calendar.ts';
 export type { Activity, Allowed, FreeInterval, Gap, HoldKind, Placed, Problem, Schedule, Unplaced } from './model.ts';
 export { intersect, schedule } from './place.ts';
+export {
+  finishOf,
+  type Goal,
+  GOALS,
+  type Instance,
+  type Kept,
+  sessionsIn,
+  type Starts,
+  type Wait,
+  type WaitBetween,
+  type Work,
+} from './solve/instance.ts';
+export { apartOf } from './solve/conflicts.ts';
+export { brokenBy } from './solve/checked.ts';
+export { leastRoom, MOST_ROOM, solveFor } from './solve/goals.ts';
+export type { Found, Limit } from './solve/search.ts';
+export { type Collision, collisionOf, type Wish, type WishKind } from './solve/collide.ts';
+export { type Held, type HeldBy, holdsOf } from './solve/holds.ts';
