@@ -13,7 +13,7 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['schedule', 'buying'],
   ['bench', 'faults', 'log', 'mixing'],
   ['plan'],
-  ['ask', 'verify'],
+  ['ask', 'verify', 'calendar'],
   ['invented'],
 ];
 

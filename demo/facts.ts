@@ -203,6 +203,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
     systems: [],
     stock: [],
     charts: [harbourChart()],
+    calendars: [],
   };
 }
 

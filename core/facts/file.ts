@@ -7,7 +7,7 @@ import { canSchema, offerSchema, productSchema, sheetSchema, shopSchema } from '
 import { pieceSchema, systemSchema } from './piece.ts';
 import { stockSchema } from './stock.ts';
 import { upgraded } from './upgrade/index.ts';
-import { agreedSchema, airSeriesSchema, placeSchema, readingSchema, workshopSchema } from './workshop.ts';
+import { agreedSchema, airSeriesSchema, busyCalendarSchema, placeSchema, readingSchema, workshopSchema } from './workshop.ts';
 
 /** Every kind of stored fact except the log, by the name of its collection. */
 export const COLLECTIONS = {
@@ -25,6 +25,7 @@ export const COLLECTIONS = {
   systems: systemSchema,
   stock: stockSchema,
   charts: chartSchema,
+  calendars: busyCalendarSchema,
 } as const;
 export type Collection = keyof typeof COLLECTIONS;
 export type FactOf<C extends Collection> = z.infer<(typeof COLLECTIONS)[C]>;
@@ -47,6 +48,7 @@ export const factsSchema = z.strictObject({
   systems: z.array(systemSchema),
   stock: z.array(stockSchema),
   charts: z.array(chartSchema),
+  calendars: z.array(busyCalendarSchema),
   events: z.array(eventSchema),
 });
 export type Facts = z.infer<typeof factsSchema>;
@@ -205,5 +207,6 @@ export const EMPTY_FACTS: Facts = {
   systems: [],
   stock: [],
   charts: [],
+  calendars: [],
   events: [],
 };

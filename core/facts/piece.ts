@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { copiesSchema, dateSchema, idSchema, labSchema, lengthSchema, momentSchema, moneySchema, nameSchema } from './basics.ts';
+import {
+  clockSchema,
+  copiesSchema,
+  dateSchema,
+  idSchema,
+  labSchema,
+  lengthSchema,
+  momentSchema,
+  moneySchema,
+  nameSchema,
+} from './basics.ts';
 import { referenceSchema, targetSchema } from './colours.ts';
 import { featureSchema, markSchema, materialTestSchema, meshSchema, serviceSchema, surveyStopSchema } from './condition.ts';
 import {
@@ -277,6 +287,8 @@ export const pieceSchema = z
     aim: aimSchema,
     budget: moneySchema.optional(),
     neededBy: dateSchema.optional(),
+    /** The hour of that day; absent: by its end. */
+    neededAt: clockSchema.optional(),
     createdAt: momentSchema,
     /** A laboratory or XRF has cleared the old paint of lead, or it was made since 1990 for certain. */
     leadExcluded: z.boolean(),
@@ -291,6 +303,10 @@ export const pieceSchema = z
     parcels: z.array(parcelSchema).max(40),
     /** Steps of the person's own. */
     tasks: z.array(taskSchema).max(60).optional(),
+    /** Laid aside for a time: nothing of it is planned until it is taken up again. */
+    held: z.strictObject({ since: momentSchema, where: z.string().trim().max(80).optional() }).optional(),
+    /** Its turn beside other pieces; absent: as it comes. */
+    turn: z.enum(['first', 'last']).optional(),
     /** What is still to be touched up after the fit. */
     touchUps: z.array(touchUpSchema).max(60).optional(),
     /** How far the work goes; absent: inside too, stripped as each part needs. */

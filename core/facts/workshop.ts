@@ -12,6 +12,25 @@ export const spanSchema = z
   .strictObject({ from: momentSchema, to: momentSchema })
   .refine((span) => Date.parse(span.from) < Date.parse(span.to), 'The stretch must begin before it ends.');
 
+/** Days on which nobody is at the bench: a holiday, or a single day that is not to be. */
+export const awaySchema = z
+  .strictObject({ from: dateSchema, to: dateSchema, why: z.string().trim().max(60).optional() })
+  .refine(({ from, to }) => from <= to, 'The first day away is not after the last.');
+
+/** Every day from one hour to another, over midnight where the second is the earlier. */
+export const quietSchema = z
+  .strictObject({ from: clockSchema, to: clockSchema })
+  .refine(({ from, to }) => from !== to, 'Quiet hours begin and end at different times.');
+
+/** Busy time brought in from a calendar file. */
+export const busyCalendarSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  readAt: momentSchema,
+  spans: z.array(z.strictObject({ from: momentSchema, to: momentSchema })).max(4000, 'At most 4000 busy stretches.'),
+});
+export type BusyCalendar = z.infer<typeof busyCalendarSchema>;
+
 export const workshopSchema = z.strictObject({
   id: z.literal('workshop'),
   name: nameSchema,
@@ -29,7 +48,11 @@ export const workshopSchema = z.strictObject({
   }),
   freeHours: z.array(freeHoursSchema).max(40),
   extraFree: z.array(spanSchema).max(100),
-  away: z.array(z.strictObject({ from: dateSchema, to: dateSchema })).max(100),
+  away: z.array(awaySchema).max(200),
+  /** A stay at the bench is never longer than this, minutes: heat and stamina; absent: as long as the hours. */
+  longestStay: z.int('Minutes are whole.').min(15, 'A stay has at least 15 minutes.').max(1440).optional(),
+  /** Hours in which nothing that is loud may run: blasting, a compressor. */
+  quietHours: z.array(quietSchema).max(20).optional(),
   hands: z.array(handSchema).min(1, 'Say what you spray or brush with.'),
   sprayPlaceId: idSchema,
   dryPlaceId: idSchema,

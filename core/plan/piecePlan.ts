@@ -1,8 +1,8 @@
 import type { Purchases } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
 import type { FreeInterval, Placed, Schedule } from '#core/schedule/index';
-import { asSentence, type Minute, toMinute } from '#core/units/index';
-import { pieceDates, type PlannedStep, type Session } from './dates/index.ts';
+import { asSentence, type Minute } from '#core/units/index';
+import { neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
 import { type PieceMoney, pieceMoney } from './money/index.ts';
 import { type PieceSteps, undecidedText } from './steps/index.ts';
@@ -55,6 +55,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
   const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
   const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
   const stacks = Object.fromEntries(piece.parts.map((part) => [part.id, stackView(piece, part, context)]));
+  const needed = neededMoment(piece, context.workshop.timeZone);
   const undecided = piece.board || piece.aim === 'preserve' ? undefined : undecidedText(piece);
   return {
     pieceId: piece.id,
@@ -73,7 +74,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     nextStepId: placed[0]?.id ?? null,
     steps: own,
     stacks,
-    late: piece.neededBy !== undefined && dates !== null && dates.safe > toMinute(`${piece.neededBy}T23:59:00Z`),
+    late: needed !== null && dates !== null && dates.safe > needed,
   };
 }
 

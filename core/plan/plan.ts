@@ -3,7 +3,15 @@ import { buyGreedily, type PaintNeed, type Purchases } from '#core/buying/index'
 import { clocksOf, type Conditions } from '#core/drying/index';
 import type { Facts, Piece } from '#core/facts/index';
 import { type Caution, cautionsFor } from '#core/safety/index';
-import { cutToStay, type FreeInterval, freeIntervals, LAY_OUT_MINUTES, PACK_UP_MINUTES, type Schedule } from '#core/schedule/index';
+import {
+  busyTime,
+  cutToStay,
+  type FreeInterval,
+  freeIntervals,
+  LAY_OUT_MINUTES,
+  PACK_UP_MINUTES,
+  type Schedule,
+} from '#core/schedule/index';
 import { type Limited, withinLimit } from '#core/survey/index';
 import type { Minute } from '#core/units/index';
 import { dividedFacts } from '#core/zones/index';
@@ -68,7 +76,7 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
   const history = historyOf(facts);
   const evidence = evidenceOf({ facts, clocks, history, conditions });
   const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
-  const hours = cutToStay(freeIntervals(workshop, now), now, stayMinutes);
+  const hours = cutToStay(freeIntervals(workshop, now, { busy: busyTime(facts) }), now, stayMinutes);
   const wholes = [...facts.pieces].sort(byUrgency).map(withinLimit);
   const { built, steps, result, free } = placeRows(wholes, hours, context, conditions);
   const needs = paintNeeds(steps, result.placed, facts);
@@ -118,7 +126,11 @@ type PlacedRows = {
 function placeRows(wholes: readonly Limited[], hours: readonly FreeInterval[], context: PlanContext, conditions: Conditions): PlacedRows {
   const longest = longestRow(hours);
   const place = (alone: ReadonlySet<string>): PlacedRows => {
-    const built = wholes.map(({ piece, beyond }) => ({ piece, beyond, steps: pieceSteps(piece, context, { longest, alone }) }));
+    const built = wholes.map(({ piece, beyond }) => ({
+      piece,
+      beyond,
+      steps: laidAside(piece, pieceSteps(piece, context, { longest, alone })),
+    }));
     const steps = waitForPaint(
       built.flatMap(({ steps: own }) => own.steps),
       context.facts,
@@ -130,6 +142,13 @@ function placeRows(wholes: readonly Limited[], hours: readonly FreeInterval[], c
   const joined = place(new Set());
   const stuck = joined.steps.filter((step) => step.keys.length > 1 && !step.stopped && !joined.result.placed.has(step.id));
   return stuck.length === 0 ? joined : place(new Set(stuck.flatMap((step) => step.keys)));
+}
+
+/** A piece that is laid aside keeps its steps, and none of them has a date. */
+function laidAside({ held }: Piece, own: PieceSteps): PieceSteps {
+  if (!held) return own;
+  const stopped = `it is laid aside${held.where ? `, ${held.where}` : ''}: take it up again and it is planned`;
+  return { ...own, stopped: own.stopped ?? stopped, steps: own.steps.map((step) => ({ ...step, stopped: step.stopped ?? stopped })) };
 }
 
 const USUAL_ROW = 60;

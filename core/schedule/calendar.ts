@@ -1,4 +1,4 @@
-import type { Workshop } from '#core/facts/index';
+import type { Facts, Workshop } from '#core/facts/index';
 import { addDays, atLocal, DAY, localMoment, type Minute, minuteOfDay, toMinute } from '#core/units/index';
 import type { FreeInterval } from './model.ts';
 
@@ -7,10 +7,59 @@ export const LAY_OUT_MINUTES = 6;
 export const PACK_UP_MINUTES = 5;
 const HORIZON_DAYS = 150;
 
-/** Free stretches from now on: weekly habit and single stretches, less days away; overlapping ones joined. */
-export function freeIntervals(workshop: Workshop, now: Minute, days = HORIZON_DAYS): FreeInterval[] {
+/**
+ * Free stretches from now on: weekly habit and single stretches, less days away and busy time; overlapping ones joined, none longer
+ * than a stay may be.
+ */
+export function freeIntervals(
+  workshop: Workshop,
+  now: Minute,
+  { days = HORIZON_DAYS, busy = [] }: { readonly days?: number; readonly busy?: readonly FreeInterval[] } = {},
+): FreeInterval[] {
   const around = stretchesAround(workshop, localMoment(now, workshop.timeZone).date, days);
-  return joined(around.filter((span) => span.to > now && span.from < now + days * DAY));
+  const free = without(joined(around.filter((span) => span.to > now && span.from < now + days * DAY)), busy);
+  const { longestStay } = workshop;
+  return longestStay === undefined ? free : free.map(({ from, to }) => ({ from, to: Math.min(to, Math.max(from, now) + longestStay) }));
+}
+
+/** Stretches with others cut out of them. @param busy in order of time */
+export function without(free: readonly FreeInterval[], busy: readonly FreeInterval[]): FreeInterval[] {
+  const left: FreeInterval[] = [];
+  let next = 0;
+  for (const span of free) {
+    let from = span.from;
+    while (next < busy.length && busy[next].to <= from) next++;
+    for (let at = next; at < busy.length && busy[at].from < span.to; at++) {
+      if (busy[at].from > from) left.push({ from, to: busy[at].from });
+      from = Math.max(from, busy[at].to);
+    }
+    if (from < span.to) left.push({ from, to: span.to });
+  }
+  return left;
+}
+
+/** Busy time of all calendars brought in, in order. */
+export function busyTime({ calendars }: Pick<Facts, 'calendars'>): FreeInterval[] {
+  return joined(calendars.flatMap(({ spans }) => spans.map((span) => ({ from: toMinute(span.from), to: toMinute(span.to) }))));
+}
+
+/**
+ * The soonest moment from one on at which so many minutes run outside the quiet hours; null: they leave too little.
+ * @param quiet local hours of every day, over midnight where they end earlier than they begin
+ */
+export function outsideQuiet(quiet: Workshop['quietHours'], timeZone: string, from: Minute, minutes: Minute): Minute | null {
+  if (!quiet || quiet.length === 0) return from;
+  const today = localMoment(from, timeZone).date;
+  const spans = [-1, 0, 1, 2].flatMap((day) => {
+    const date = addDays(today, day);
+    return quiet.map(({ from: begins, to: ends }) => ({
+      from: atLocal(date, minuteOfDay(begins), timeZone),
+      to: atLocal(begins < ends ? date : addDays(date, 1), minuteOfDay(ends), timeZone),
+    }));
+  });
+  let at = from;
+  for (const span of joined(spans)) if (at < span.to && at + minutes > span.from) at = span.to;
+  return at - from > 2 * DAY ? null : at;
 }
 
 const KNOWN = new WeakMap<Workshop, Map<string, readonly FreeInterval[]>>();

@@ -154,7 +154,7 @@ describe('free time', () => {
   const { workshop } = newWorkshop('Europe/Lisbon');
   it('repeats the week on the local clock, through daylight saving', () => {
     const spring = toMinute('2026-03-20T12:00:00Z');
-    const free = freeIntervals({ ...workshop, freeHours: [{ weekday: 3, from: '19:00', to: '21:00' }] }, spring, 21);
+    const free = freeIntervals({ ...workshop, freeHours: [{ weekday: 3, from: '19:00', to: '21:00' }] }, spring, { days: 21 });
     for (const span of free) expect(localMoment(span.from, 'Europe/Lisbon').minuteOfDay).toBe(19 * 60);
     expect(free.length).toBeGreaterThanOrEqual(2);
   });
@@ -166,13 +166,13 @@ describe('free time', () => {
         extraFree: [{ from: '2026-12-01T20:30:00Z', to: '2026-12-01T22:00:00Z' }],
       },
       now,
-      5,
+      { days: 5 },
     );
     expect(joined[0].to - joined[0].from).toBe(180);
     const away = freeIntervals(
       { ...workshop, freeHours: [{ weekday: 2, from: '19:00', to: '21:00' }], away: [{ from: '2026-12-01', to: '2026-12-07' }] },
       now,
-      10,
+      { days: 10 },
     );
     expect(away[0].from).toBeGreaterThan(now + 6 * 1440);
   });

@@ -1,6 +1,6 @@
 import { airAt, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
 import { WORK_STAGES } from '#core/facts/index';
-import { freeIntervals } from '#core/schedule/index';
+import { busyTime, freeIntervals } from '#core/schedule/index';
 import { lastAwaited } from '#core/survey/index';
 import { toMinute } from '#core/units/index';
 import { broken, partsWithSteps, type PlacedStep, TOLERANCE, type Verified, type Violation } from './verified.ts';
@@ -10,7 +10,7 @@ import { broken, partsWithSteps, type PlacedStep, TOLERANCE, type Verified, type
 const CHANGEOVER_MINUTES = 8;
 
 export function hourViolations({ plan, facts, steps }: Verified): Violation[] {
-  const usual = freeIntervals(facts.workshop[0], plan.now);
+  const usual = freeIntervals(facts.workshop[0], plan.now, { busy: busyTime(facts) });
   // "I have 45 minutes" is said for the stay that is on, beside the hours of the workshop.
   const free = [...plan.free, ...usual];
   return steps.flatMap((step, index) => {

@@ -44,7 +44,7 @@ describe('files of earlier versions', () => {
     const { facts } = read(frozen(2));
     const tower = facts.pieces.find((piece) => piece.id === 'crane')?.parts.find((part) => part.id === 'tower');
     expect(tower?.features).toEqual(['edges', 'hole-rims', 'inside-corners'].map((kind) => ({ id: kind, kind, count: 1 })));
-    const { pieces, charts: _charts, ...rest } = facts;
+    const { pieces, charts: _charts, calendars: _calendars, ...rest } = facts;
     const { pieces: before, ...others } = old;
     expect(rest).toEqual(others);
     expect(pieces.map((piece) => piece.parts.map(withoutFeatures))).toEqual(
@@ -53,8 +53,8 @@ describe('files of earlier versions', () => {
   });
 
   it('of version 3: there are no charts yet, and nothing else is another', () => {
-    const { charts, ...rest } = read(frozen(3)).facts;
-    expect(charts).toEqual([]);
+    const { charts, calendars, ...rest } = read(frozen(3)).facts;
+    expect([charts, calendars]).toEqual([[], []]);
     expect(rest).toEqual(JSON.parse(frozen(3)).facts);
   });
 

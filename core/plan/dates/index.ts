@@ -6,6 +6,6 @@ export { type ColourUse, mixesLast, type MixLasts, plannedInColour } from './one
 export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
 export { paintNeeds, waitForPaint } from './supply.ts';
-export { byUrgency } from './urgency.ts';
+export { byUrgency, neededMoment } from './urgency.ts';
 export { scheduleSteps } from './scheduling.ts';
 export { withWindows } from './windows.ts';

@@ -1,5 +1,7 @@
 import type { Conditions } from '#core/drying/index';
-import { type Activity, benchIntervals, type FreeInterval, type Gap, type Schedule, schedule } from '#core/schedule/index';
+import type { Workshop } from '#core/facts/index';
+import { type Activity, benchIntervals, type FreeInterval, type Gap, outsideQuiet, type Schedule, schedule } from '#core/schedule/index';
+import type { Minute } from '#core/units/index';
 import { gapOf } from '../steps/index.ts';
 import type { PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
@@ -20,7 +22,7 @@ export function scheduleSteps(
   const live = steps.filter((step) => step.stopped === undefined);
   const ids = new Set(live.map((step) => step.id));
   const agreed = facts.agreed[0]?.starts ?? {};
-  const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now)]));
+  const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now, workshop.timeZone)]));
   const air = new SprayAir(conditions, workshop.sprayPlaceId, now, facts);
   const activities: Activity[] = live.map((step) => {
     const put = history.notBefore.get(step.id);
@@ -31,7 +33,7 @@ export function scheduleSteps(
       mix: step.coat?.mix,
       priority: (urgency.get(step.pieceId) ?? 0) + (agreed[step.id] ? -60 : 0),
       ...(later > 0 ? { notBefore: later, notBeforeWhy: put && put >= (step.notBefore ?? 0) ? 'you put it off' : step.notBeforeWhy } : {}),
-      ...(step.coat && step.coat.hand !== 'brush' ? { nextAir: air.next(step.coat) } : {}),
+      ...allowedWhen(step, air, workshop),
     };
   });
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
@@ -40,15 +42,50 @@ export function scheduleSteps(
     schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES }),
     live,
     air,
+    workshop,
   );
 }
 
-/** Where the air held a coat, its reason names what was wrong with it. */
-function withAirNamed(result: Schedule, steps: readonly Step[], air: SprayAir): Schedule {
+/** Air for a coat, and for what is loud an hour that is not quiet. */
+function allowedWhen(step: Step, air: SprayAir, { quietHours, timeZone }: Workshop): Pick<Activity, 'nextAir'> {
+  const byAir = step.coat && step.coat.hand !== 'brush' ? air.next(step.coat) : null;
+  if (!isLoud(step) || !quietHours?.length) return byAir ? { nextAir: byAir } : {};
+  return {
+    nextAir: (from) => {
+      for (let at: Minute | null = from, turns = 0; at !== null && turns < MOST_TURNS; turns++) {
+        const quiet = outsideQuiet(quietHours, timeZone, at, step.minutes);
+        if (quiet === null) return null;
+        const next: Minute | null = byAir ? byAir(quiet) : quiet;
+        if (next === quiet) return quiet;
+        at = next;
+      }
+      return null;
+    },
+  };
+}
+
+/** Air and quiet hours that never leave the same moment are given up after so many. */
+const MOST_TURNS = 60;
+
+/** Blasting, and whatever a compressor runs for. */
+export function isLoud({ method, coat }: Pick<Step, 'method' | 'coat'>): boolean {
+  return method === 'blast' || coat?.hand === 'airbrush' || coat?.hand === 'gun';
+}
+
+/** Where the air held a coat, its reason names what was wrong with it; what is loud may have waited for the neighbours. */
+function withAirNamed(result: Schedule, steps: readonly Step[], air: SprayAir, { quietHours, timeZone }: Workshop): Schedule {
   const placed = new Map(result.placed);
-  for (const { id, coat } of steps) {
+  for (const step of steps) {
+    const { id, coat } = step;
     const own = placed.get(id);
-    if (coat && own?.hold.by === 'conditions') placed.set(id, { ...own, hold: { ...own.hold, text: air.whyNotSooner(coat, own.start) } });
+    if (own?.hold.by !== 'conditions') continue;
+    const quiet = isLoud(step) && outsideQuiet(quietHours, timeZone, own.start - 1, step.minutes) !== own.start - 1;
+    const text = quiet
+      ? 'the hours before are quiet ones: nothing loud runs then'
+      : coat
+        ? air.whyNotSooner(coat, own.start)
+        : own.hold.text;
+    placed.set(id, { ...own, hold: { ...own.hold, text } });
   }
   return { ...result, placed };
 }
