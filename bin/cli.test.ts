@@ -75,6 +75,7 @@ describe('the command line', () => {
       'ladder',
       'order',
       'mix',
+      'schedule',
       'joint',
       'amount',
       'hide',

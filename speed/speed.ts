@@ -44,7 +44,7 @@ const times = sizes.map((pieces) => {
 });
 rows.push({ what: 'growth exponent 5 to 80 pieces', figure: (Math.log(times[2] / times[0]) / Math.log(sizes[2] / sizes[0])).toFixed(2) });
 
-const CASES = 100;
+const CASES = 150;
 for (const goal of GOALS) {
   const { compared, mean, worst, equal, infeasible, missed, unproven, millis } = await gapsToOptimum(goal, CASES);
   const off = goal === 'soonest' ? `mean ${(100 * mean).toFixed(2)} %, worst ${(100 * worst).toFixed(2)} %` : `worst ${worst} off`;

@@ -148,7 +148,7 @@ function placeRows(wholes: readonly Limited[], hours: readonly FreeInterval[], c
 function laidAside({ held }: Piece, own: PieceSteps): PieceSteps {
   if (!held) return own;
   const stopped = `it is laid aside${held.where ? `, ${held.where}` : ''}: take it up again and it is planned`;
-  return { ...own, stopped: own.stopped ?? stopped, steps: own.steps.map((step) => ({ ...step, stopped: step.stopped ?? stopped })) };
+  return { ...own, steps: own.steps.map((step) => ({ ...step, stopped: step.stopped ?? stopped })) };
 }
 
 const USUAL_ROW = 60;

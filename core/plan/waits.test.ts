@@ -61,7 +61,7 @@ describe('between two coats of one paint', () => {
 
 /** Lower layer, upper layer, minutes from the last coat below to the first above. */
 const BETWEEN_LAYERS: readonly (readonly [string, Layer, Layer, number])[] = [
-  ['lacquer colour on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'acrylic-lacquer', 'colour'), 30],
+  ['lacquer colour on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'acrylic-lacquer', 'colour'), 3 * H],
   ['enamel on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'alkyd-enamel', 'colour'), 3 * H],
   ['water acrylic on lacquer primer', wanted('low', 'lacquer-primer', 'fine-primer'), wanted('top', 'water-acrylic', 'colour'), 3 * H],
   ['lacquer on etch primer', wanted('low', 'etch-primer', 'primer', 1), wanted('top', 'acrylic-lacquer', 'colour'), 20],
@@ -81,7 +81,9 @@ describe('between two layers', () => {
     const { coats } = coatsOf([below, { ...above, id: 'top' }]);
     const last = coats.filter((step) => step.coat?.layerId === below.id).at(-1);
     const first = coats.find((step) => step.coat?.layerId === 'top');
-    within(startOf(first) - endOf(last), minutes);
+    // From when it may: on a lacquer primer that is after half an hour, but left till that is dry the piece ends sooner.
+    within((first?.window?.from ?? startOf(first)) - endOf(last), minutes);
+    expect(startOf(first)).toBeGreaterThanOrEqual(first?.window?.from ?? 0);
   });
 });
 

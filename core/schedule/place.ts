@@ -25,6 +25,40 @@ type Binding = { readonly gap: Gap; readonly with?: string; readonly from: Minut
 /** A group that could be placed now, where it would be, and whose turn it is: lowest first. */
 type Ranked = { readonly group: Activity[]; readonly trial: Trial | null; readonly rank: number };
 
+/** How many activities outside itself each group still waits for. */
+class Awaited {
+  readonly #groups: readonly Activity[][];
+  readonly #count = new Map<Activity[], number>();
+  readonly #waitingFor = new Map<string, Activity[][]>();
+
+  constructor(groups: readonly Activity[][], gapsTo: ReadonlyMap<string, readonly Gap[]>) {
+    this.#groups = groups;
+    for (const group of groups) {
+      const inside = new Set(group.map(({ id }) => id));
+      const before = new Set(group.flatMap(({ id }) => (gapsTo.get(id) ?? []).flatMap(({ from }) => from)).filter((id) => !inside.has(id)));
+      this.#count.set(group, before.size);
+      for (const id of before) this.#waitingFor.set(id, [...(this.#waitingFor.get(id) ?? []), group]);
+    }
+  }
+
+  /** Groups that wait for nothing. */
+  free(): Activity[][] {
+    return this.#groups.filter((group) => this.#count.get(group) === 0);
+  }
+
+  /** What waits for nothing any more now that a group is placed, in the order given. */
+  placed(done: readonly Activity[]): Activity[][] {
+    const freed = new Set<Activity[]>();
+    for (const { id } of done)
+      for (const group of this.#waitingFor.get(id) ?? []) {
+        const left = (this.#count.get(group) ?? 1) - 1;
+        this.#count.set(group, left);
+        if (left === 0) freed.add(group);
+      }
+    return freed.size < 2 ? [...freed] : this.#groups.filter((group) => freed.has(group));
+  }
+}
+
 class Placement {
   readonly #problem: Problem;
   readonly #timeline: Timeline;
@@ -41,32 +75,45 @@ class Placement {
   }
 
   run(): Schedule {
-    const waiting = new Set(this.#groups());
-    const ready = new Set<Activity[]>();
+    const groups = this.#groups();
+    const awaited = new Awaited(groups, this.#gapsTo);
+    const ready = new Set(awaited.free());
     const tried = new Map<Activity[], Ranked>();
+    // A trial stays valid until something is placed that could meet it. Then its turn can only come later, so it is tried again
+    // only once it would be the next.
+    const stale = new Set<Activity[]>();
+    while (ready.size > 0) {
+      const { group, trial } = this.#next(ready, tried, stale);
+      ready.delete(group);
+      tried.delete(group);
+      if (trial === null) {
+        this.#giveUp(group);
+        continue;
+      }
+      this.#commit(trial);
+      for (const [other, { trial: own }] of tried) if (own && overlaps(own, trial, this.#problem.changeover)) stale.add(other);
+      for (const freed of awaited.placed(group)) ready.add(freed);
+    }
+    for (const group of groups)
+      for (const { id } of group)
+        if (!this.#placed.has(id) && !this.#unplaced.some((own) => own.id === id))
+          this.#unplaced.push({ id, why: 'waits for a step that has no date' });
+    return { placed: this.#placed, unplaced: this.#unplaced };
+  }
+
+  /** Whose turn it is, by a trial that is still valid. */
+  #next(ready: ReadonlySet<Activity[]>, tried: Map<Activity[], Ranked>, stale: Set<Activity[]>): Ranked {
     while (true) {
-      for (const group of waiting) if (this.#isReady(group)) ready.add(group);
-      for (const group of ready) waiting.delete(group);
       let best: Ranked | null = null;
       for (const group of ready) {
-        // A trial stays valid until something is placed that could meet it; it is tried again only then.
         const ranked = tried.get(group) ?? this.#ranked(group);
         tried.set(group, ranked);
         if (!best || ranked.rank < best.rank) best = ranked;
       }
-      if (!best) break;
-      ready.delete(best.group);
-      tried.delete(best.group);
-      const { group, trial: placed } = best;
-      if (placed === null) this.#giveUp(group);
-      else {
-        this.#commit(placed);
-        for (const [other, { trial }] of tried) if (trial && overlaps(trial, placed, this.#problem.changeover)) tried.delete(other);
-      }
+      const { group } = best as Ranked;
+      if (!stale.delete(group)) return best as Ranked;
+      tried.set(group, this.#ranked(group));
     }
-    for (const group of waiting)
-      for (const activity of group) this.#unplaced.push({ id: activity.id, why: 'waits for a step that has no date' });
-    return { placed: this.#placed, unplaced: this.#unplaced };
   }
 
   /** Where a group would be placed now, and how soon its turn is; one that finds no place is settled at once. */
@@ -134,13 +181,6 @@ class Placement {
     };
     for (const activity of this.#problem.activities) visit(activity.id);
     return result;
-  }
-
-  #isReady(group: readonly Activity[]): boolean {
-    const inside = new Set(group.map((activity) => activity.id));
-    return group.every((activity) =>
-      (this.#gapsTo.get(activity.id) ?? []).every((gap) => gap.from.every((id) => inside.has(id) || this.#placed.has(id))),
-    );
   }
 
   #tryGroup(group: readonly Activity[]): Trial | null {

@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { broughtIn, isPieceText, readPieceText, readWorkshopFile } from '#core/admission/index';
+import { calendarText } from '#core/calendar/index';
+import { conditionsOf } from '#core/drying/index';
+import { plan } from '#core/plan/index';
 import { COLLECTION_NAMES, type Facts, idSchema } from '#core/facts/index';
 import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -48,6 +51,14 @@ export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, cha
         .header('content-disposition', `attachment; filename="enamelos-workshop.${kind}"`)
         .type(`application/${kind}`)
         .send(bytes);
+    });
+
+    app.get('/api/calendar.ics', async (_request, reply) => {
+      const { facts } = store.snapshot();
+      if (facts.workshop.length === 0) throw new UnknownFact('The workshop is not set up yet: there is no plan to write.');
+      const now = Math.floor(Date.now() / 60_000);
+      const planned = plan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] });
+      return reply.type('text/calendar; charset=utf-8').send(calendarText(planned, facts));
     });
 
     app.get('/api/pieces/:id/export', { schema: { params: z.object({ id: idSchema }) } }, async ({ params }, reply) => {

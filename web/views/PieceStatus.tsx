@@ -8,6 +8,12 @@ import { Why } from './Why.tsx';
 export function PieceStatus({ piece, view }: { piece: Piece; view: PieceView }) {
   const words = useWords();
   if (piece.finished) return <>Finished{view.missing.length > 0 && <strong>, still missing: {listed(view.missing)}</strong>}</>;
+  if (piece.held)
+    return (
+      <Why title="Laid aside" text={sentences(view.noDateWhy ?? 'Nothing is left to do.')}>
+        laid aside
+      </Why>
+    );
   if (view.undecided)
     return (
       <Why title="Not decided" text={view.undecided}>

@@ -1,11 +1,12 @@
 import type { Conditions } from '#core/drying/index';
 import type { Workshop } from '#core/facts/index';
-import { type Activity, benchIntervals, type FreeInterval, type Gap, outsideQuiet, type Schedule, schedule } from '#core/schedule/index';
+import { type Activity, benchIntervals, type FreeInterval, type Gap, outsideQuiet, type Schedule } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
 import { gapOf } from '../steps/index.ts';
 import type { PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
 import { SprayAir } from './air.ts';
+import { withPatience } from './patience.ts';
 import { pressure } from './urgency.ts';
 
 /** Clean-up and set-up between two paints in the booth (BRIEF §12). */
@@ -38,12 +39,8 @@ export function scheduleSteps(
   });
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
   const usable = holdWindowsTogether(live, gaps).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
-  return withAirNamed(
-    schedule({ now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES }),
-    live,
-    air,
-    workshop,
-  );
+  const problem = { now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES };
+  return withAirNamed(withPatience(problem, live).result, live, air, workshop);
 }
 
 /** Air for a coat, and for what is loud an hour that is not quiet. */

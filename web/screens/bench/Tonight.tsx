@@ -1,9 +1,10 @@
 import { LAY_OUT_MINUTES, PACK_UP_MINUTES } from '#core/schedule/index';
-import { sentences } from '#core/units/index';
+import { localMoment, sentences, toMinute } from '#core/units/index';
 import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
+import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Cautions } from '../../views/Cautions.tsx';
 import { PaintStrip } from '../../views/paint.tsx';
@@ -63,6 +64,7 @@ export function Tonight() {
                 {minutes} min
               </button>
             ))}
+            {stay.on && <NotToday />}
           </fieldset>
         </div>
         <ol>
@@ -127,6 +129,35 @@ export function Tonight() {
         <WorthAMinute />
       </aside>
     </div>
+  );
+}
+
+/** Nothing today after all: the plan moves to the next day at once, and says so where days away stand. */
+function NotToday() {
+  const { workshop, plan } = usePlan();
+  const { save } = useSaving();
+  const { date } = localMoment(plan.now, workshop.timeZone);
+  // The stay that is on may have begun before midnight.
+  const today = (span: { from: string; to: string }) =>
+    localMoment(toMinute(span.from), workshop.timeZone).date === date || (toMinute(span.from) <= plan.now && plan.now < toMinute(span.to));
+  return (
+    <button
+      type="button"
+      className="chip"
+      onClick={() =>
+        void save(
+          'workshop',
+          {
+            ...workshop,
+            away: [...workshop.away, { from: date, to: date, why: 'not today' }],
+            extraFree: workshop.extraFree.filter((span) => !today(span)),
+          },
+          'Not today: the plan has moved.',
+        )
+      }
+    >
+      not today
+    </button>
   );
 }
 

@@ -10,6 +10,7 @@ import { Why } from '../../views/Why.tsx';
 import { HangingNow } from './HangingNow.tsx';
 import { OwnMinutes } from './OwnMinutes.tsx';
 import type { SectionProps } from './sectionProps.ts';
+import { Turn } from './Turn.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
 /** Every step with its time and what holds it; the likely and the safe end. */
@@ -99,6 +100,7 @@ export function Dates({ piece, view }: SectionProps) {
       </section>
       <aside className="space-y-5">
         <HangingNow piece={piece} />
+        {!piece.finished && <Turn piece={piece} />}
         {!piece.finished && <WhatIf piece={piece} view={view} />}
         {!piece.finished && <OwnMinutes piece={piece} />}
         {placed.length > 0 && (

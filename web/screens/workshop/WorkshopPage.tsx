@@ -8,9 +8,12 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
 import { Chips } from '../../views/Chips.tsx';
+import { Calendars } from './Calendars.tsx';
 import { Copies } from './Copies.tsx';
+import { DaysOff } from './DaysOff.tsx';
 import { FilmsAhead } from './FilmsAhead.tsx';
 import { FreeHours } from './FreeHours.tsx';
+import { HoursKept } from './HoursKept.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Phone } from './Phone.tsx';
 import { Places } from './Places.tsx';
@@ -40,6 +43,9 @@ export function WorkshopPage() {
         </section>
         <FilmsAhead />
         <FreeHours />
+        <DaysOff />
+        <HoursKept />
+        <Calendars />
       </div>
       <aside className="space-y-5">
         <Tools />
