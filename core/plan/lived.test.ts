@@ -7,6 +7,7 @@ import { NOW, part, piece, planOf, shelf, steps } from '#core/invented/index';
 import type { PlannedStep } from './dates/index.ts';
 import { historyOf } from './films/index.ts';
 import { type Plan, plan } from './plan.ts';
+import { tileAlong } from './ways/index.ts';
 
 /**
  * Plans lived through at the bench: whatever the plan says comes next is done when it says, logged, and planned anew. The end is
@@ -143,6 +144,36 @@ describe('a plan lived through', () => {
     expect(lived.verdicts).not.toContain('stop');
     expect(new Set(lived.done.map((step) => step.id)).size).toBe(lived.done.length);
     expect(lived.done.at(-1)?.stage).toBe('fit');
+  });
+  it('keeps a colour that waits for its primer waiting once that is on: the end is as it was said at first', () => {
+    const start = factsOf(part({ material: 'steel', layers: [primed, paint('colour', 'acrylic-lacquer', 'colour', 2)] }));
+    const first = plan({ facts: start, now: NOW, conditions: conditionsOf(start, NOW), datesOf: [] });
+    const waits = first.steps.find((step) => step.coat?.layerId === 'colour');
+    expect(waits?.placed?.hold.text).toContain('the film below dries first');
+    const lived = live(start, 0);
+    expect(lived.done.at(-1)?.placed?.end).toBeCloseTo(first.pieces[0].planned ?? 0, 0);
+  });
+  it('reads its colour first, sprays a tile along and looks at the sheen at the end', () => {
+    const layers = [primed, paint('colour', 'acrylic-lacquer', 'colour', 2), paint('clear', 'acrylic-lacquer', 'clear', 2)];
+    const body = part({ material: 'steel', finish: 'sound', layers, zones: [{ id: 'all', name: 'All over', sheen: 'satin' }] });
+    let id = 0;
+    const along = tileAlong(body, () => `tile-${++id}`);
+    const start = factsOf(body);
+    const own = {
+      ...piece(body, { references: [{ id: 'plate', kind: 'hidden-spot', where: 'under the plate', partId: 'body' }] }),
+      parts: [body, along],
+    };
+    const lived = live({ ...start, pieces: [own] }, 0);
+    const stages = lived.done.map((step) => step.stage);
+    expect(lived.last.steps).toEqual([]);
+    expect(stages.indexOf('reference')).toBeGreaterThan(stages.indexOf('wash'));
+    expect(stages.indexOf('reference')).toBeLessThan(
+      stages.findIndex((stage) => stage === 'strip-on' || stage === 'strip' || stage === 'prep'),
+    );
+    expect(lived.done.filter((step) => step.title.includes('sheen'))).toHaveLength(1);
+    expect(lived.done.filter((step) => step.asks?.kind === 'tile')).toHaveLength(1);
+    // Every coat goes onto part and tile in one go.
+    for (const step of lived.done) if (step.coat) expect(step.on).toHaveLength(2);
   });
   it('comes to its end for any two paints that may lie on each other, punctual or a little late', () => {
     let finished = 0;

@@ -54,7 +54,8 @@ function isEager({ id, coat, constraints }: Step, { placed }: Schedule): boolean
   if (coat?.number !== 1 || start === undefined) return false;
   return constraints.some(({ rule }) => {
     if (rule.is !== 'on-film' || familyDrying(rule.film.family).needsClear) return false;
-    const end = 'step' in rule.film.last ? placed.get(rule.film.last.step)?.end : undefined;
+    const { last } = rule.film;
+    const end = 'at' in last ? last.at : placed.get(last.step)?.end;
     return end !== undefined && start - end < SAME_STAY;
   });
 }

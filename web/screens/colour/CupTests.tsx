@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { useOneAtATime } from '../../app/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
 import { SmallSelect } from '../../views/SmallField.tsx';
 
@@ -17,8 +18,9 @@ export function CupTests({ product, sheet }: { product: Product; sheet: Sheet })
   const tests = standingEvents(facts.events).filter(
     (event): event is EventOf<'cup-test'> => event.kind === 'cup-test' && event.productId === product.id,
   );
+  const { busy, once } = useOneAtATime();
   const log = (outcome: EventOf<'cup-test'>['outcome']) =>
-    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'cup-test', productId: product.id, thinner, outcome }]);
+    once(() => logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'cup-test', productId: product.id, thinner, outcome }]));
   if (sheet.hand === 'aerosol') return null;
   return (
     <section className="sheet" aria-labelledby="cup">
@@ -43,10 +45,10 @@ export function CupTests({ product, sheet }: { product: Product; sheet: Sheet })
           options={others.map((value) => ({ value, label: plain(value) }))}
           onChange={setThinner}
         />
-        <button type="button" className="act !min-h-10" onClick={() => log('smooth')}>
+        <button type="button" className="act !min-h-10" disabled={busy} onClick={() => log('smooth')}>
           It stays smooth
         </button>
-        <button type="button" className="act !min-h-10" onClick={() => log('curdled')}>
+        <button type="button" className="act !min-h-10" disabled={busy} onClick={() => log('curdled')}>
           It curdles
         </button>
       </div>

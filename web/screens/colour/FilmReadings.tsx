@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
+import { useOneAtATime } from '../../app/useOneAtATime.ts';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../views/SmallField.tsx';
 
@@ -54,6 +55,7 @@ function AddReading({ product }: { product: Product }) {
   const [ground, setGround] = useState('white');
   const [typed, setTyped] = useState({ ground: '', lab: '' });
   const [problem, setProblem] = useState('');
+  const { busy, once } = useOneAtATime();
   const add = async () => {
     const lab = readColour(typed.lab);
     const below = ground === 'other' ? readColour(typed.ground) : { ok: true as const, lab: groundLab(ground) };
@@ -74,7 +76,7 @@ function AddReading({ product }: { product: Product }) {
     setTyped({ ground: '', lab: '' });
   };
   return (
-    <SmallForm label="Add a reading" problem={problem} onSend={() => void add()}>
+    <SmallForm label="Add a reading" problem={problem} onSend={() => once(add)}>
       <SmallSelect
         label="coats"
         width="!w-20"
@@ -103,7 +105,7 @@ function AddReading({ product }: { product: Product }) {
         value={typed.lab}
         onText={(lab) => setTyped({ ...typed, lab })}
       />
-      <button type="submit" className="act !min-h-10">
+      <button type="submit" className="act !min-h-10" disabled={busy}>
         Add it
       </button>
     </SmallForm>

@@ -9,6 +9,7 @@ import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { nowMinute } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
+import { useOneAtATime } from '../../app/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { SmallField, SmallForm } from '../../views/SmallField.tsx';
@@ -54,6 +55,7 @@ export function InTheJar(props: Props) {
 /** How it looks, in words or as a reading, and what brings it back. */
 function Looks({ product, jar, paints, target, tolerance }: Props) {
   const { save } = useSaving();
+  const { busy, once } = useOneAtATime();
   const [look, setLook] = useState<Astray | Lab>();
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState('');
@@ -99,7 +101,8 @@ function Looks({ product, jar, paints, target, tolerance }: Props) {
         <Way
           correction={correction}
           paints={paints}
-          onPour={() => void pour(putRight(product, jar, correction, toIso(nowMinute()), newId()))}
+          busy={busy}
+          onPour={() => once(() => pour(putRight(product, jar, correction, toIso(nowMinute()), newId())))}
         />
       )}
     </>
@@ -109,10 +112,12 @@ function Looks({ product, jar, paints, target, tolerance }: Props) {
 function Way({
   correction: { additions, within, startAgain, ml, deltaE },
   paints,
+  busy,
   onPour,
 }: {
   correction: Correction;
   paints: readonly BenchPaint[];
+  busy: boolean;
   onPour: () => void;
 }) {
   const words = useWords();
@@ -129,7 +134,7 @@ function Way({
           ? `It would take ${pour} and make ${words.volume(ml)}${within ? '' : `, and still be ΔE ${deltaE.toFixed(1)} off`}.`
           : `brings it within ΔE ${Math.max(deltaE, 0.1).toFixed(1)}; the jar then holds ${words.volume(ml)}.`}
       </p>
-      <button type="button" className="act mt-2 !min-h-10" onClick={onPour}>
+      <button type="button" className="act mt-2 !min-h-10" disabled={busy} onClick={onPour}>
         {startAgain ? 'Pour it in all the same' : 'Poured in'}
       </button>
     </div>
@@ -139,6 +144,7 @@ function Way({
 /** A proven cup made large: the bottle that remains is tinted like it, then the cup goes back into it. */
 function Whole({ product, jar, paints }: Props) {
   const words = useWords();
+  const { busy, once } = useOneAtATime();
   const bottle = wholeBottle(product, paints);
   if (!bottle || bottle.base.ml < jar.leftMl / 2) return null;
   const { base, tints } = bottle;
@@ -158,10 +164,13 @@ function Whole({ product, jar, paints }: Props) {
         <button
           type="button"
           className="act mt-2 !min-h-10"
-          onClick={() => {
-            void logEvents([bottleTinted(product, jar, bottle, toIso(nowMinute()), newId())]);
-            toast('Tinted. The jar of this mix now holds it all.');
-          }}
+          disabled={busy}
+          onClick={() =>
+            once(async () => {
+              await logEvents([bottleTinted(product, jar, bottle, toIso(nowMinute()), newId())]);
+              toast('Tinted. The jar of this mix now holds it all.');
+            })
+          }
         >
           The bottle is tinted
         </button>

@@ -8,6 +8,7 @@ import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { nowMinute } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
+import { useOneAtATime } from '../../app/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { SmallField, SmallForm } from '../../views/SmallField.tsx';
@@ -38,7 +39,7 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
   const [measure, setMeasure] = useState<Measure>('drops');
   const [otherwise, setOtherwise] = useState<Readonly<Record<string, string>> | null>(null);
   const [problem, setProblem] = useState('');
-  const [mixing, setMixing] = useState(false);
+  const { busy, once } = useOneAtATime();
   const ml = parseNumber(typedMl) ?? 0;
   const cup = cupFor(recipe, ml > 0 ? ml : USUAL_CUP_ML, range.paints);
   const flattened = flattenedBy(cup.portions, range.paints);
@@ -63,10 +64,8 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
     );
     if (!made) return;
     setProblem('');
-    setMixing(true);
     const kept = made.product === again || (await save('products', made.product));
     if (kept) await logEvents([made.event]);
-    setMixing(false);
     if (kept) onMixed({ ...target, name: made.product.name, mixId: made.product.id });
   };
   return (
@@ -126,7 +125,7 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
           loose lid.
         </p>
       )}
-      <SmallForm label="Mix it" problem={problem} onSend={() => void mix()}>
+      <SmallForm label="Mix it" problem={problem} onSend={() => once(mix)}>
         {otherwise ? (
           cup.portions.map(({ id, drops }) => (
             <SmallField
@@ -143,7 +142,7 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
           <SmallField label="cup, mL" width="!w-24 font-mono" inputMode="decimal" value={typedMl} onText={setTypedMl} />
         )}
         {!again && <SmallField label="called" width="!w-64" value={name} onText={setName} />}
-        <button type="submit" className="act !bg-ink !text-page" disabled={mixing}>
+        <button type="submit" className="act !bg-ink !text-page" disabled={busy}>
           {otherwise ? 'So it was poured' : 'Mix it'}
         </button>
         <button type="button" className="act" onClick={() => setOtherwise(otherwise ? null : {})}>

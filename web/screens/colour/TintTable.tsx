@@ -8,6 +8,7 @@ import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
+import { useOneAtATime } from '../../app/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
 import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
 import { Why } from '../../views/Why.tsx';
@@ -75,6 +76,7 @@ export function TintTable({ product }: { product: Product }) {
 function Rows({ base, tint, ml }: { base: BenchPaint; tint: BenchPaint; ml: number }) {
   const words = useWords();
   const { save } = useSaving();
+  const { busy, once } = useOneAtATime();
   const mix = async (row: TintRow) => {
     const poured = [
       { id: base.id, drops: ml / DROP_ML },
@@ -117,9 +119,9 @@ function Rows({ base, tint, ml }: { base: BenchPaint; tint: BenchPaint; ml: numb
               <button
                 type="button"
                 className="chip !min-h-9"
-                disabled={!row.enough}
+                disabled={!row.enough || busy}
                 aria-label={`Tinted with ${row.percent} %`}
-                onClick={() => void mix(row)}
+                onClick={() => once(() => mix(row))}
               >
                 tinted so
               </button>
