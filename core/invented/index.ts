@@ -27,4 +27,4 @@ export {
   wanted,
   workshop,
 } from './testBench.ts';
-export { GRID, inventedInstance, numbersFrom } from './instances.ts';
+export { GRID, inventedInstance } from './instances.ts';

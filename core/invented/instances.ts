@@ -1,23 +1,13 @@
+import { seededRandom } from '#core/plan/index';
 import type { Instance, Kept, WaitBetween, Work } from '#core/schedule/index';
 
 /** Small invented scheduling problems on a 15-minute grid: coats with windows, a booth, evenings, some that cannot be solved. */
 
 export const GRID = 15;
 
-/** Numbers from a seed, 0–1, the same each time (mulberry32). */
-export function numbersFrom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** A problem of at most so many pieces of work over three to five evenings. */
 export function inventedInstance(seed: number, most = 12): Instance {
-  const random = numbersFrom(seed);
+  const random = seededRandom(seed);
   const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
   const grid = (from: number, to: number) => GRID * whole(from, to);
   const count = whole(4, most);

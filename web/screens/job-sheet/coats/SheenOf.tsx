@@ -41,7 +41,7 @@ export function SheenOf({ piece, part, stack }: { piece: Piece; part: Part; stac
       </p>
       {zones.map((zone) => (
         <div key={zone.id} className="mt-1">
-          {zones.length > 1 && <p className="second text-small">{zone.name}, wanted</p>}
+          <p className="second text-small">{zones.length > 1 ? `${zone.name}, wanted` : 'wanted'}</p>
           <Chips
             legend={`Sheen wanted of ${zone.name}`}
             hideLegend
