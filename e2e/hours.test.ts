@@ -74,6 +74,9 @@ describe('hours at the bench', () => {
     await page.getByRole('button', { name: 'Keep to it' }).click();
     await expect.poll(async () => (await workshop()).longestStay).toBe(45);
 
+    await page.getByRole('button', { name: 'the fewest stays' }).click();
+    await expect.poll(async () => (await workshop()).goal).toBe('fewest-sessions');
+
     // Tonight only after all not: nothing of today is planned.
     await page.goto(server.url);
     await page.getByRole('button', { name: 'not today' }).click();

@@ -49,6 +49,8 @@ export const workshopSchema = z.strictObject({
   freeHours: z.array(freeHoursSchema).max(40),
   extraFree: z.array(spanSchema).max(100),
   away: z.array(awaySchema).max(200),
+  /** What the plan is made for; absent: the soonest end. */
+  goal: z.enum(['soonest', 'fewest-sessions', 'calmest']).optional(),
   /** A stay at the bench is never longer than this, minutes: heat and stamina; absent: as long as the hours. */
   longestStay: z.int('Minutes are whole.').min(15, 'A stay has at least 15 minutes.').max(1440).optional(),
   /** Hours in which nothing that is loud may run: blasting, a compressor. */

@@ -115,3 +115,37 @@ describe('stretches with others cut out', () => {
     expect(result.pieces[0].noDateWhy).toContain('no hour');
   });
 });
+
+describe('what matters', () => {
+  const pieces = () => [
+    coated(),
+    other({ neededBy: undefined }),
+    coated({ id: 'third', name: 'Third', createdAt: toIso(NOW + 2) }, [
+      primer({ flatAfter: 800 }),
+      { id: 'enamel', productId: 'starter-alkyd-enamel-colour-product', coats: 2, covers: 'all', hand: 'brush' },
+    ]),
+  ];
+  const soonest = planned(pieces());
+  const staysOf = (result: typeof soonest) => result.sessions.length;
+  const lastEnd = (result: typeof soonest) => Math.max(...result.steps.map(({ placed }) => placed?.end ?? Number.POSITIVE_INFINITY));
+  /** Room before each window that shuts. */
+  const rooms = (result: typeof soonest) =>
+    result.steps.flatMap(({ placed, window }) => (placed && window?.to != null ? [window.to - placed.start] : []));
+  it('the fewest stays are never more, and all is still planned', () => {
+    const fewest = planned(pieces(), { goal: 'fewest-sessions' });
+    expect(staysOf(fewest)).toBeLessThan(staysOf(soonest));
+    expect(fewest.steps.every(({ placed }) => placed !== null)).toBe(true);
+    expect(lastEnd(fewest)).toBeGreaterThanOrEqual(lastEnd(soonest));
+  });
+  it('the most room leaves no window tighter than the soonest end does', () => {
+    const calmest = planned(pieces(), { goal: 'calmest' });
+    expect(calmest.steps.every(({ placed }) => placed !== null)).toBe(true);
+    expect(Math.min(...rooms(calmest))).toBeGreaterThanOrEqual(Math.min(...rooms(soonest)));
+  });
+  it('is the same plan each time', () => {
+    for (const goal of ['fewest-sessions', 'calmest'] as const) {
+      const starts = () => planned(pieces(), { goal }).steps.map(({ id, placed }) => [id, placed?.start]);
+      expect(starts()).toEqual(starts());
+    }
+  });
+});

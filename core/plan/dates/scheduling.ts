@@ -6,7 +6,7 @@ import { gapOf } from '../steps/index.ts';
 import type { PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
 import { SprayAir } from './air.ts';
-import { withPatience } from './patience.ts';
+import { scheduleFor } from './goals.ts';
 import { pressure } from './urgency.ts';
 
 /** Clean-up and set-up between two paints in the booth (BRIEF §12). */
@@ -40,7 +40,7 @@ export function scheduleSteps(
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
   const usable = holdWindowsTogether(live, gaps).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
   const problem = { now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES };
-  return withAirNamed(withPatience(problem, live).result, live, air, workshop);
+  return withAirNamed(scheduleFor(workshop.goal ?? 'soonest', problem, live), live, air, workshop);
 }
 
 /** Air for a coat, and for what is loud an hour that is not quiet. */

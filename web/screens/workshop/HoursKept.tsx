@@ -3,13 +3,19 @@ import { clockFigures, parseNumber } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
+import { Chips } from '../../views/Chips.tsx';
 import { ClockField } from '../../views/ClockField.tsx';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../views/SmallField.tsx';
 
+const GOALS_SHOWN = [
+  { value: 'soonest', label: 'the soonest end' },
+  { value: 'fewest-sessions', label: 'the fewest stays' },
+  { value: 'calmest', label: 'the most room before windows shut' },
+] as const;
 const ZONES = Intl.supportedValuesOf('timeZone');
 
-/** How long a stay may be, when nothing loud runs, and by which clock all of it is. */
+/** What the plan is made for, how long a stay may be, when nothing loud runs, and by which clock all of it is. */
 export function HoursKept() {
   const { workshop } = usePlan();
   const { save } = useSaving();
@@ -40,7 +46,15 @@ export function HoursKept() {
   };
   return (
     <section className="sheet" aria-labelledby="kept-hours">
-      <h2 id="kept-hours">How long, how loud, whose clock</h2>
+      <h2 id="kept-hours">How the hours are used</h2>
+      <div className="mt-2">
+        <Chips
+          legend="What matters most"
+          options={GOALS_SHOWN}
+          value={workshop.goal ?? 'soonest'}
+          onChange={(goal) => void save('workshop', { ...workshop, goal: goal === 'soonest' ? undefined : goal }, 'The plan has moved.')}
+        />
+      </div>
       <SmallForm label="The longest stay" problem="" onSend={keepStay}>
         <SmallField
           label="a stay at the bench, at most, min"
