@@ -69,13 +69,31 @@ const WEEK: Minute = 7 * 24 * 60;
 /** Room asked for before every window shuts, minutes, most first. */
 const ROOMS: readonly Minute[] = [24 * 60, 12 * 60, 6 * 60, 3 * 60, 90, 45, 20];
 
-/** The most room at which as much finds its place. A window shorter than twice the room gives up half of itself. */
+/** The plan whose tightest window leaves most, then with the most room in all; asked for so much, some of it can be kept. */
 function withMostRoom({ problem, result }: Patient): Schedule {
-  for (const room of ROOMS) {
-    const tried = schedule({ ...problem, gaps: problem.gaps.map((gap) => roomier(gap, room)) });
-    if (tried.unplaced.length <= result.unplaced.length) return tried;
+  const asked = ROOMS.map((room) => schedule({ ...problem, gaps: problem.gaps.map((gap) => roomier(gap, room)) }));
+  const whole = [result, ...asked.filter((own) => own.unplaced.length <= result.unplaced.length)];
+  const calm = whole.map((own) => ({ own, ...roomOf(own, problem) }));
+  return calm.reduce((best, next) => (next.least > best.least || (next.least === best.least && next.sum > best.sum) ? next : best)).own;
+}
+
+/** Room beyond a day calms nobody further. */
+const DAY: Minute = 24 * 60;
+
+/** Room before the windows that the steps of a schedule lie in: the least, and all of it. */
+function roomOf({ placed }: Schedule, { gaps }: Problem): { readonly least: Minute; readonly sum: Minute } {
+  let [least, sum] = [DAY, 0];
+  for (const gap of gaps) {
+    const own = placed.get(gap.to);
+    if (!own || gap.from.some((id) => !placed.has(id))) continue;
+    const stretch = gap
+      .allowed((id) => placed.get(id)?.end ?? 0)
+      .find(({ from, to }) => own.start >= from - 1e-6 && (to === null || own.start <= to + 1e-6));
+    if (stretch?.to == null) continue;
+    const room = Math.min(DAY, Math.max(0, stretch.to - own.start));
+    [least, sum] = [Math.min(least, room), sum + room];
   }
-  return result;
+  return { least, sum };
 }
 
 function roomier(gap: Gap, room: Minute): Gap {
