@@ -116,8 +116,9 @@ describe('the first evening', () => {
 
   it('says so when no hour is free, and refuses an evening that ends before it begins', async () => {
     const { page, context } = await openPage(browser, `${server.url}/workshop`);
-    await page.getByLabel('From').fill('22:00');
-    await page.getByLabel('To', { exact: true }).fill('19:00');
+    const week = page.getByRole('region', { name: 'Free hours' });
+    await week.getByLabel('From').fill('22:00');
+    await week.getByLabel('To', { exact: true }).fill('19:00');
     await page.getByRole('button', { name: 'Add these hours' }).click();
     await page.getByText('must begin before it ends').waitFor();
     for (let left = await page.getByRole('button', { name: /^Remove \w+day/ }).count(); left > 0; left--) {

@@ -4,7 +4,7 @@ import { apartOf, type Goal, type Instance, MOST_ROOM } from '#core/schedule/ind
 
 /**
  * The proven optimum of a small problem on the 15-minute grid, by a time-indexed integer programme. It shares nothing with the search
- * it is held against but the problem itself.
+ * it is held against but the problem itself and how far apart two of its pieces must lie.
  */
 
 export type Optimum = {

@@ -13,6 +13,7 @@ import {
   gramsOf,
   inTheJar,
   jarOfMix,
+  keepsUntil,
   lookOf,
   mixedGloss,
   mixedPaint,
@@ -254,5 +255,16 @@ describe('the nearest paint', () => {
     const facts = bench(FULL, [paint('glaze', '#e6dcc0', 'gloss', { transparent: true })]);
     expect(nearestPaints(facts, { target: TARGET }, 9).some(({ product }) => product.transparent)).toBe(false);
     expect(nearestPaints(facts, { target: TARGET, ground: white }, 9).some(({ product }) => product.transparent)).toBe(true);
+  });
+});
+
+describe('a mix in its jar', () => {
+  it.each([
+    ['acrylic-lacquer', '2026-11-26', '2027-11-26'],
+    ['water-acrylic', '2026-08-31', '2027-02-28'],
+    ['alkyd-enamel', '2027-05-31', '2028-02-29'],
+    ['urethane-2k', '2026-11-26', null],
+  ] as const)('of %s mixed on %s is good until %s', (family, mixedAt, until) => {
+    expect(keepsUntil(family, mixedAt)).toBe(until);
   });
 });

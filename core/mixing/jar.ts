@@ -1,6 +1,7 @@
 import { shelfCans, type ShelfCan } from '#core/buying/index';
 import { type Correction, DROP_ML, ingredientOf, mixedLab, type Portion } from '#core/colour/index';
-import type { EventOf, Facts, Lab, Product } from '#core/facts/index';
+import { familyDrying } from '#core/drying/index';
+import type { EventOf, Facts, Family, Lab, Product } from '#core/facts/index';
 import type { BenchPaint } from './ranges.ts';
 
 /** A mix that stands on the shelf: what is in its jar, drops that put it right, and the whole bottle tinted like it. */
@@ -91,4 +92,17 @@ function together(parts: readonly Part[]): Part[] {
 
 function forPiece({ mix }: Product): { readonly pieceId?: string } {
   return mix?.forPieceId ? { pieceId: mix.forPieceId } : {};
+}
+
+/** Months a mix keeps in a tight jar, by how its family dries: what hardens by water or air goes off first. Defaults. */
+const KEEPS_MONTHS = { coalescence: 6, oxidation: 9, evaporation: 12, crosslinking: 0 } as const;
+
+/** Until when a mix is good, re-stirred; null: it never is kept, for it hardens in the jar. @param mixedAt day it was mixed, yyyy-mm-dd */
+export function keepsUntil(family: Family, mixedAt: string): string | null {
+  const months = KEEPS_MONTHS[familyDrying(family).mechanism];
+  if (months === 0) return null;
+  const [year, month, day] = mixedAt.split('-').map(Number);
+  const end = new Date(Date.UTC(year, month - 1 + months + 1, 0));
+  end.setUTCDate(Math.min(day, end.getUTCDate()));
+  return end.toISOString().slice(0, 10);
 }

@@ -1,7 +1,9 @@
 import { shelfCans } from '#core/buying/index';
-import { plain, type Product } from '#core/facts/index';
+import { coatsToHide, knownPaint, PRIMER_SHADES } from '#core/coats/index';
+import { plain, type Product, standingEvents } from '#core/facts/index';
+import { keepsUntil } from '#core/mixing/index';
 import type { MixLasts } from '#core/plan/index';
-import { listed } from '#core/units/index';
+import { counted, dateFigures, listed, localMoment, toMinute } from '#core/units/index';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -37,6 +39,7 @@ export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
               )}
               ; stir it up again before use
             </p>
+            <Keeps product={product} />
             <Lasts mix={plan.mixes.find((own) => own.productId === product.id)} />
             <button
               type="button"
@@ -54,6 +57,24 @@ export function Kept({ onAgain }: { onAgain: (target: Target) => void }) {
         </Link>
       )}
     </aside>
+  );
+}
+
+/** How it covers, and until when it is good in a tight jar. */
+function Keeps({ product }: { product: Product }) {
+  const { facts, workshop } = usePlan();
+  const { lab, share } = knownPaint(product, facts);
+  const mixed = standingEvents(facts.events)
+    .filter((event) => event.kind === 'mixed' && event.productId === product.id)
+    .at(-1);
+  const family = facts.sheets.find((sheet) => sheet.id === product.sheetId)?.family ?? 'unknown';
+  const until = mixed && keepsUntil(family, localMoment(toMinute(mixed.at), workshop.timeZone).date);
+  const grey = PRIMER_SHADES.find(({ name }) => name === 'grey') ?? PRIMER_SHADES[0];
+  return (
+    <p className="second pl-[22px] text-small">
+      covers grey in {counted(coatsToHide(grey.lab, lab, share).coats, 'coat')}
+      {until && `; good until ${dateFigures(until, workshop.units.dates ?? 'day-first')}, lid tight`}
+    </p>
   );
 }
 

@@ -209,13 +209,15 @@ function ToBuy({ recipe, range }: { recipe: Recipe; range: Range }) {
 function fieldsOf(target: Target, tolerance: number, recipe: Recipe | undefined, nearest: Nearest | undefined): Field[] {
   return [
     { key: 'wanted', title: 'wanted', text: `${labText(target)}; near enough within ΔE ${tolerance}`, lab: target.lab },
-    ...(recipe ? [{ key: 'recipe', title: 'this recipe', text: besideText(recipe.lab, target.lab, recipe.deltaE), lab: recipe.lab }] : []),
+    ...(recipe
+      ? [{ key: 'recipe', title: 'this recipe', text: besideText(recipe.lab, target.lab, recipe.deltaE, tolerance), lab: recipe.lab }]
+      : []),
     ...(nearest
       ? [
           {
             key: 'nearest',
             title: `nearest paint: ${nearest.product.name}`,
-            text: besideText(nearest.lab, target.lab, nearest.deltaE),
+            text: besideText(nearest.lab, target.lab, nearest.deltaE, tolerance),
             lab: nearest.lab,
           },
         ]
@@ -227,9 +229,9 @@ function labText({ lab }: Target): string {
   return `L ${Math.round(lab.l)}, a ${Math.round(lab.a)}, b ${Math.round(lab.b)}`;
 }
 
-/** "lighter and redder; a family likeness, ΔE 3.1" */
-function besideText(one: Target['lab'], other: Target['lab'], deltaE: number): string {
+/** "lighter and redder; a family likeness, ΔE 3.1: not near enough" */
+function besideText(one: Target['lab'], other: Target['lab'], deltaE: number, tolerance: number): string {
   const words = besideWords(one, other);
-  const like = `${LIKENESS_WORDS[likeness(deltaE)]}, ΔE ${deltaE.toFixed(1)}`;
+  const like = `${LIKENESS_WORDS[likeness(deltaE)]}, ΔE ${deltaE.toFixed(1)}${deltaE <= tolerance ? '' : ': not near enough'}`;
   return words.length > 0 ? `${listed(words)}; ${like}` : like;
 }

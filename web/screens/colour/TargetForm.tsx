@@ -1,4 +1,5 @@
 import { hexOf, readColour } from '#core/colour/index';
+import { capital } from '#core/units/index';
 import { type FormEvent, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { FormProblem } from '../../views/SmallField.tsx';
@@ -12,7 +13,7 @@ import { type NamedTarget, paletteTarget, type Target, wantedTargets } from './t
 export function TargetForm({ target, onChange }: { target: Target; onChange: (target: Target) => void }) {
   return (
     <header>
-      <h2 className="!text-title">{target.name}</h2>
+      <h2 className="!text-title">{capital(target.name)}</h2>
       <div className="flex flex-wrap gap-x-3">
         <Adding label="Another colour">
           <div className="basis-full">

@@ -1,17 +1,23 @@
 import { DROP_ML, hexOf } from '#core/colour/index';
 import { plain, standingEvents } from '#core/facts/index';
-import { counted, toMinute } from '#core/units/index';
+import { keepsUntil } from '#core/mixing/index';
+import { counted, dateFigures, localMoment, toMinute } from '#core/units/index';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 /** Labels for the jars of what was mixed: name, colour, recipe, day and piece. */
 export function JarLabels() {
-  const { facts } = usePlan();
+  const { facts, workshop } = usePlan();
   const words = useWords();
-  const jars = standingEvents(facts.events).flatMap((event) => {
+  const events = standingEvents(facts.events);
+  const putRight = new Set(events.flatMap((event) => (event.kind === 'mixed' && event.intoCanId ? [event.intoCanId] : [])));
+  const jars = events.flatMap((event) => {
     const product = event.kind === 'mixed' ? facts.products.find((own) => own.id === event.productId) : undefined;
-    return event.kind === 'mixed' && product ? [{ event, product }] : [];
+    // Drops poured into a jar are on its own label.
+    if (event.kind !== 'mixed' || !product || event.intoCanId !== undefined) return [];
+    // What was put right has the recipe it has now.
+    return [{ event, product, parts: putRight.has(`${event.id}-0`) ? (product.mix?.parts ?? event.parts) : event.parts }];
   });
   const nameOf = (id: string) => facts.products.find((own) => own.id === id)?.name ?? 'a paint since taken out';
   return (
@@ -28,8 +34,10 @@ export function JarLabels() {
         <h1>Jars</h1>
         {jars.length === 0 && <p className="mt-2">Nothing has been mixed yet: a mix gets its label here.</p>}
         <ul className="mt-4 grid grid-cols-2 sm:grid-cols-3">
-          {jars.map(({ event, product }) => {
+          {jars.map(({ event, product, parts }) => {
             const piece = facts.pieces.find((own) => own.id === event.pieceId);
+            const family = facts.sheets.find((sheet) => sheet.id === product.sheetId)?.family ?? 'unknown';
+            const until = keepsUntil(family, localMoment(toMinute(event.at), workshop.timeZone).date);
             return (
               <li key={event.id} className="break-inside-avoid border border-dashed border-second p-3">
                 <span
@@ -43,7 +51,7 @@ export function JarLabels() {
                   {piece ? `, for ${piece.name}` : ''}
                 </span>
                 <ul className="mt-1">
-                  {event.parts.map((part) => (
+                  {parts.map((part) => (
                     <li key={part.productId} className="flex justify-between gap-2 text-small">
                       <span>{nameOf(part.productId)}</span>
                       <span className="figure shrink-0">{counted(Math.round(part.ml / DROP_ML), 'drop')}</span>
@@ -51,7 +59,8 @@ export function JarLabels() {
                   ))}
                 </ul>
                 <span className="second mt-1 block text-small">
-                  {plain(facts.sheets.find((sheet) => sheet.id === product.sheetId)?.family ?? 'unknown')}; no hardener in it; stir up again
+                  {plain(family)}; no hardener in it; stir up again
+                  {until && `; good until ${dateFigures(until, workshop.units.dates ?? 'day-first')}`}
                 </span>
               </li>
             );

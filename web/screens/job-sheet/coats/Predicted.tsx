@@ -31,7 +31,12 @@ export function Predicted({ part, stack }: Props) {
         <CoatByCoat key={layer.layer.id} layer={layer} view={view} />
       ))}
       <OverPrimers layer={shown[0].layer} view={shown[0].view} />
-      <p className="second mt-2 text-small">Reckoned, not seen: a screen is no colour chart. Judge a dried tile.</p>
+      <p className="second mt-2 text-small">
+        Reckoned, not seen: a screen is no colour chart. Judge a dried tile
+        {shown.some(({ layer, view }) => layer.transparent || view.meets?.within === false)
+          ? ': three of them, a coat less and a coat more, settle it (Sample board).'
+          : '.'}
+      </p>
     </section>
   );
 }
