@@ -4,6 +4,7 @@ import { areaGrowth } from '#core/units/index';
 
 export { addedUp, roundedUp, supplyKey, supplyName, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
+export { detailMl } from './details.ts';
 export { type Mix, mixFor, type MixPart, type MixQuestion, PAINT_DENSITY } from './mixing.ts';
 export { paintIn, type PaintIn, ratioOf, solidsAt } from './thinning.ts';
 

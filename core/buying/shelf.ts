@@ -1,4 +1,4 @@
-import { paintIn } from '#core/amounts/index';
+import { detailMl, paintIn } from '#core/amounts/index';
 import { type Can, type EventOf, type Facts, type Family, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
 
@@ -61,6 +61,7 @@ function reckoned(facts: Facts): Ledger {
     const at = toMinute(event.at);
     if (event.kind === 'done' && event.coat?.productId !== undefined && event.coat.ml)
       drawn(entries, event.coat.productId, at, paintOf(event.coat, facts));
+    for (const { productId, ml } of detailsOf(event, facts)) drawn(entries, productId, at, ml);
     if (event.kind === 'mixed') poured(entries, event, at);
     if (event.kind === 'spoiled') lost.push(...thrownAway(entries, event, at));
   }
@@ -92,6 +93,18 @@ function boughtOf(event: LogEvent): Can[] {
     opened: false,
     paid: Math.round(event.paid / event.count),
   }));
+}
+
+/** Paint that details brushed by then took of the bottle they name. */
+function detailsOf(event: LogEvent, { pieces }: Facts): { readonly productId: string; readonly ml: number }[] {
+  if (event.kind !== 'done') return [];
+  return event.stepKeys.flatMap((key) => {
+    const [pieceId, partId, stage, detailId] = key.split('.');
+    if (stage !== 'detail') return [];
+    const part = pieces.find((own) => own.id === pieceId)?.parts.find((own) => own.id === partId);
+    const detail = part?.details?.find((own) => own.id === detailId);
+    return part && detail?.productId !== undefined ? [{ productId: detail.productId, ml: detailMl(detail, part.copies) }] : [];
+  });
 }
 
 /** The paints of a mix leave their bottles for its own jar, or for one that stands there. */

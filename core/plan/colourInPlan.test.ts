@@ -1,5 +1,6 @@
 import type { Facts, Layer, LogEvent, Part, Piece, Product, Reference } from '#core/facts/index';
 import { at, clear, coat, done, lacquer, NOW, part, piece, planOf, primed, primer, shelf, solePiece, steps } from '#core/invented/index';
+import { shelfCans } from '#core/buying/index';
 import { clocksOf, conditionsOf } from '#core/drying/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
@@ -105,6 +106,10 @@ describe('one mix for a pair', () => {
     };
     const { facts } = set(100, [detail]);
     expect(planned(facts).mixes[0].ml - enough.mixes[0].ml).toBeCloseTo(2 * 4 * 0.1, 6);
+    // Once it is brushed the bottle has given it.
+    const brushed: LogEvent = { ...done('detail', 5, 'd'), id: 'brushed' };
+    const left = (own: Facts) => shelfCans(own).find(({ productId }) => productId === 'ivory')?.leftMl ?? 0;
+    expect(left(facts) - left({ ...facts, events: [brushed] })).toBeCloseTo(4 * 0.1, 9);
     const other = set(100, [{ ...detail, productId: undefined }]).facts;
     expect(planned(other).mixes[0].ml).toBeCloseTo(enough.mixes[0].ml, 9);
   });

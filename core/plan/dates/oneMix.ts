@@ -1,7 +1,7 @@
-import { CAN_RESIDUE } from '#core/amounts/index';
+import { CAN_RESIDUE, detailMl } from '#core/amounts/index';
 import { shelfCans, usableMl } from '#core/buying/index';
 import { colourDifference } from '#core/colour/index';
-import type { Detail, DetailWay, Facts, Lab } from '#core/facts/index';
+import type { Detail, Facts, Lab } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
 import type { Minute } from '#core/units/index';
 import type { PlannedStep } from './plannedStep.ts';
@@ -103,22 +103,10 @@ function plannedFor(
   const byPiece = new Map<string, number>();
   const add = (pieceId: string, ml: number) => byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + ml);
   for (const step of steps) if (step.coat && step.stopped === undefined && takesCoat(step)) add(step.pieceId, step.coat.paintMl);
-  for (const { pieceId, detail, copies } of detailsToCome(steps, facts))
-    if (takesDetail(detail)) add(pieceId, DETAIL_ML[detail.way] * detail.count * copies);
+  for (const { pieceId, detail, copies } of detailsToCome(steps, facts)) if (takesDetail(detail)) add(pieceId, detailMl(detail, copies));
   const ml = [...byPiece.values()].reduce((sum, own) => sum + own, 0);
   return { ml, withSpareMl: ml * (1 + SPARE), pieces: [...byPiece].map(([pieceId, own]) => ({ pieceId, ml: own })) };
 }
-
-/** Paint on a fine brush for one detail, mL; a pen brings its own. */
-const DETAIL_ML: Record<DetailWay, number> = {
-  brush: 0.1,
-  pen: 0,
-  'small-mask': 0.3,
-  wash: 0.1,
-  'wipe-back': 0.1,
-  'worn-edge': 0.05,
-  drybrush: 0.05,
-};
 
 function detailsToCome(steps: readonly PlannedStep[], { pieces }: Facts) {
   const open = new Set(steps.filter((step) => step.stage === 'detail').flatMap((step) => step.keys.map((key) => key.split('.')[3])));
