@@ -18,12 +18,15 @@ export function DryingLine() {
       aria-label="Drying line"
       className="noprint flex h-[58px] items-center justify-between gap-6 overflow-hidden bg-rail px-4 sm:px-6 text-[#f2f2f2]"
     >
-      <ol className="flex min-w-0 items-baseline gap-6">
+      <ol className="flex min-w-0 items-baseline gap-6 overflow-hidden">
         {next.length === 0 && <li className="text-[#c4c4c4]">Nothing is drying. The line is free.</li>}
         {next.map((one) => (
-          <li key={`${one.at}${one.text}`} className="flex items-baseline gap-2 whitespace-nowrap">
+          <li
+            key={`${one.at}${one.text}`}
+            className="flex shrink-0 items-baseline gap-2 overflow-hidden whitespace-nowrap last:min-w-0 last:shrink"
+          >
             <time className={`figure !text-body ${one === closing ? 'border-b-[3px] border-[#f2f2f2]' : ''}`}>{moment(one.at)}</time>
-            <span className={one === closing ? 'font-[650]' : 'text-[#c4c4c4]'}>{one.text}</span>
+            <span className={`truncate ${one === closing ? 'font-[650]' : 'text-[#c4c4c4]'}`}>{one.text}</span>
           </li>
         ))}
       </ol>

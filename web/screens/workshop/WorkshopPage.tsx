@@ -41,11 +41,11 @@ export function WorkshopPage() {
           </Suspense>
           <Places />
         </section>
-        <FilmsAhead />
         <FreeHours />
         <DaysOff />
         <HoursKept />
         <Calendars />
+        <FilmsAhead />
       </div>
       <aside className="space-y-5">
         <Tools />
