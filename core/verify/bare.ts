@@ -56,10 +56,8 @@ function bares(step: PlacedStep, all: readonly PlacedStep[]): boolean {
   // A wiped surface is still bare steel; only metal prep keeps it.
   if (step.stage === 'clean') return !keptBefore(step, all);
   if (step.stage !== 'strip' && step.stage !== 'strip-off') return false;
-  return !all.some(
-    (other) =>
-      (other.stage === 'strip-on' || other.stage === 'strip-off' || other.stage === 'strip') && other.placed.start > step.placed.end,
-  );
+  const later = all.filter((other) => other !== step && other.placed.start >= step.placed.end - TOLERANCE);
+  return !later.some(({ stage }) => stage === 'strip-on' || stage === 'strip-off' || stage === 'strip');
 }
 
 /** Old paint that stays, or metal prep that comes next, keeps the steel from here on. */

@@ -1,4 +1,4 @@
-import { conditionsOf } from '#core/drying/index';
+import { conditionsOf, DryingClocks } from '#core/drying/index';
 import type { Facts, Layer, LogEvent, Part, Piece } from '#core/facts/index';
 import { enamel, lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
 import { type Plan, plan, type PlannedStep } from '#core/plan/index';
@@ -99,6 +99,29 @@ describe('bright steel', () => {
     expect(rulesOf(late, own.facts)).toContain('flash rust');
     const boxed: Plan = { ...late, steps: late.steps.map((step) => (step.coat ? step : { ...step, afterwards: 'then into a dry box' })) };
     expect(rulesOf(boxed, own.facts)).not.toContain('flash rust');
+  });
+});
+
+describe('steel stripped in sittings', () => {
+  it('is bare from the end of the last one, though that began just as the first one ended', () => {
+    const faces = [{ id: 'f', zoneId: 'all', longMm: 600, shortMm: 300, count: 2, seen: true }];
+    const own = job(steel({ finish: 'flaking', stripMethod: 'wet-sand', faces }));
+    const [first, ...more] = own.honest.steps.filter((step) => step.stage === 'strip').sort((a, b) => startOf(a) - startOf(b));
+    let bared = endOf(first);
+    let honest: Plan = { ...own.honest, steps: own.honest.steps.map((step) => ({ ...step, afterwards: undefined })) };
+    for (const step of more) {
+      honest = moved({ ...own, honest }, step.id, bared);
+      bared += endOf(step) - startOf(step);
+    }
+    const sanding = stepOf(own, (step) => step.stage === 'prep');
+    const dull = new DryingClocks(conditionsOf(own.facts, NOW)).flashRust(own.facts.workshop[0].sprayPlaceId, bared);
+    const bareSinceStripping = (sandedAt: number) =>
+      verifyPlan(moved({ ...own, honest }, sanding.id, sandedAt), own.facts, conditionsOf(own.facts, NOW)).filter(
+        ({ rule, text }) => rule === 'flash rust' && text.includes('Strip by wet sanding'),
+      );
+    expect(more.length).toBeGreaterThan(0);
+    expect(bareSinceStripping(dull - 1)).toEqual([]);
+    expect(bareSinceStripping(dull + 1)).toHaveLength(1);
   });
 });
 
