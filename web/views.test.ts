@@ -177,4 +177,29 @@ describe('a quick edit after another', () => {
     expect(rebased(base, base, added)).toBe(added);
     expect(rebased(base, added, base)).toBe(added);
   });
+  it('keep what both took out of one list of names, and a colour below its clear', () => {
+    const colour = (id: string, covers: unknown) => ({ id, covers });
+    const stack = (...layers: object[]) => ({ id: 'a', layers });
+    const [cream, clear, red, black] = [
+      colour('cream', ['1', '2', '3']),
+      colour('clear', 'all'),
+      colour('red', ['3']),
+      colour('black', ['2']),
+    ];
+    const shown = stack(cream, clear);
+    const changed = stack({ ...cream, covers: ['1', '2'] }, red, clear);
+    const newest = stack({ ...cream, covers: ['1', '3'] }, black, clear);
+    const both = rebased(shown, changed, newest).layers as { id: string; covers: unknown }[];
+    expect(both.map(({ id }) => id)).toEqual(['cream', 'red', 'black', 'clear']);
+    expect(both[0].covers).toEqual(['1']);
+    const whole = rebased<object>({ covers: 'all' }, { covers: ['1', '2'] }, { covers: ['1', '3'] });
+    expect(whole).toEqual({ covers: ['1'] });
+    expect(rebased(['1'], ['1', '2'], ['1', '3'])).toEqual(['1', '2', '3']);
+  });
+  it('stand in the order that someone gave them', () => {
+    const list = (...ids: string[]) => ids.map((id) => ({ id, n: 1 }));
+    const order = (own: readonly { id: string }[]) => own.map(({ id }) => id).join('');
+    expect(order(rebased(list('a', 'b', 'c'), list('c', 'a', 'b'), list('a', 'b', 'd', 'c')))).toBe('cabd');
+    expect(order(rebased(list('a', 'b', 'c'), list('a', 'b', 'c', 'e'), list('c', 'b', 'a')))).toBe('ceba');
+  });
 });

@@ -1,11 +1,12 @@
 /**
  * A change made on what the screen showed, put onto what is newest: quick edits one after the other lose nothing. What the
- * change touched wins, everything else stays as it is now. Lists of things with ids are followed by id.
+ * change touched wins, everything else stays as it is now. Lists of things with ids are followed by id, lists of names by name.
  */
 export function rebased<T>(shown: T, changed: T, newest: T): T {
   if (Object.is(changed, shown)) return newest;
   if (Object.is(newest, shown)) return changed;
   if (isList(shown) && isList(changed) && isList(newest)) return rebasedList(shown, changed, newest) as T;
+  if (isNames(changed) && isNames(newest)) return rebasedNames(shown, changed, newest) as T;
   if (isRecord(shown) && isRecord(changed) && isRecord(newest)) return rebasedRecord(shown, changed, newest) as T;
   return changed;
 }
@@ -21,6 +22,18 @@ function isList(value: unknown): value is readonly Item[] {
   return Array.isArray(value) && value.every((item) => isRecord(item) && typeof item.id === 'string');
 }
 
+function isNames(value: unknown): value is readonly string[] {
+  return Array.isArray(value) && value.length > 0 && value.every((name) => typeof name === 'string');
+}
+
+/** Names that came and went on either side; where the screen showed no list (“all”), both sides only took away from it. */
+function rebasedNames(shown: unknown, changed: readonly string[], newest: readonly string[]): readonly string[] {
+  const before = Array.isArray(shown) ? shown : [...changed, ...newest];
+  const kept = changed.filter((name) => newest.includes(name) || !before.includes(name));
+  const all = [...kept, ...newest.filter((name) => !changed.includes(name) && !before.includes(name))];
+  return all.length > 0 ? all : changed;
+}
+
 function rebasedRecord(shown: Bag, changed: Bag, newest: Bag): Bag {
   const keys = new Set([...Object.keys(changed), ...Object.keys(newest)]);
   const entries = [...keys].flatMap((key) => {
@@ -33,12 +46,29 @@ function rebasedRecord(shown: Bag, changed: Bag, newest: Bag): Bag {
 
 function rebasedList(shown: readonly Item[], changed: readonly Item[], newest: readonly Item[]): readonly Item[] {
   const find = (list: readonly Item[], id: string) => list.find((item) => item.id === id);
-  const kept = changed.flatMap((item) => {
-    const [before, now] = [find(shown, item.id), find(newest, item.id)];
-    if (!before) return [item];
-    if (!now) return Object.is(item, before) ? [] : [item];
-    return [rebased(before, item, now)];
-  });
-  const addedMeanwhile = newest.filter((item) => !find(shown, item.id) && !find(changed, item.id));
-  return [...kept, ...addedMeanwhile];
+  const merged = ({ id }: Item): Item | undefined => {
+    const [before, item, now] = [find(shown, id), find(changed, id), find(newest, id)];
+    if (!item) return before ? undefined : now;
+    if (!before) return item;
+    if (!now) return Object.is(item, before) ? undefined : item;
+    return rebased(before, item, now);
+  };
+  const [first, second] = inSameOrder(shown, changed) ? [newest, changed] : [changed, newest];
+  return interleaved(first, second).flatMap((item) => merged(item) ?? []);
+}
+
+/** Nothing was moved: what both lists have stands in the one as in the other. */
+function inSameOrder(one: readonly Item[], other: readonly Item[]): boolean {
+  const common = (list: readonly Item[], of: readonly Item[]) => list.filter(({ id }) => of.some((item) => item.id === id));
+  return common(one, other).every(({ id }, index) => common(other, one)[index].id === id);
+}
+
+/** One list with what only the other has, each behind the one it follows there: a colour stays below its clear. */
+function interleaved(first: readonly Item[], second: readonly Item[]): readonly Item[] {
+  const all = [...first];
+  for (const [index, item] of second.entries()) {
+    if (all.some(({ id }) => id === item.id)) continue;
+    all.splice(all.findIndex(({ id }) => id === second[index - 1]?.id) + 1, 0, item);
+  }
+  return all;
 }
