@@ -256,6 +256,15 @@ describe('the air', () => {
     await strip.getByText('Then it ends', { exact: false }).waitFor();
     await strip.getByRole('button', { name: 'as it is' }).click();
     await strip.getByText('Planned end').waitFor();
+    await page.goto(`${server.url}/pieces/crane/dates`);
+    const sooner = page.getByLabel('What would make it sooner?');
+    await sooner.getByRole('button', { name: 'Try what there is' }).click();
+    await sooner
+      .getByText(/one more evening/)
+      .first()
+      .waitFor();
+    await sooner.getByRole('button', { name: 'try again' }).waitFor();
+    expect(await sooner.getByText('tried.').count()).toBe(0);
     await context.close();
   });
 });

@@ -23,9 +23,9 @@ export function changedAir(conditions: Conditions, change: AirChange, placeId?: 
 }
 
 /** Aids a hobby workshop has, as changes of its air. A heater dries the air it warms. */
-export const AIDS: readonly { readonly name: string; readonly change: AirChange }[] = [
+export const AIDS: readonly { readonly name: string; readonly change: AirChange; readonly caution?: string }[] = [
   { name: 'a fan', change: { air: 'fan' } },
-  { name: 'a heater, 6 °C more', change: { warmerC: 6, damperRh: -14 } },
+  { name: 'a heater, 6 °C more', change: { warmerC: 6, damperRh: -14 }, caution: 'none that glows or burns near spray or vapour' },
   { name: 'a dehumidifier', change: { damperRh: -15 } },
   { name: 'a closed box', change: { air: 'box' } },
 ];

@@ -37,6 +37,10 @@ export {
 export { type JointOfPart, layersMended, type LayerView, type StackView, stripChoice, type StripChoice } from './verdicts/index.ts';
 export { type PieceView, planView, type PlanView } from './view.ts';
 export {
+  type Change,
+  changesFor,
+  type Gain,
+  gainOf,
   type BoardProposal,
   designBoard,
   hasTileAlong,

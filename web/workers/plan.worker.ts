@@ -2,13 +2,18 @@ import { newId } from '../app/newId.ts';
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';
 import {
+  type Change,
+  changesFor,
   filmsAhead,
   type FilmsAhead,
+  type Gain,
+  gainOf,
   type JointOfPart,
   type Mended,
   type Outlook,
   outlook,
   plan,
+  type Plan,
   planView,
   type PlanView,
   type PricedWay,
@@ -25,6 +30,13 @@ import { expose } from 'comlink';
 
 type Standing = { readonly facts: Facts; readonly now: number; readonly conditions: Conditions };
 let held: Standing | null = null;
+
+/** What would make one piece end sooner: the plan as it is and the changes to try, kept while they are tried one by one. */
+type Trials = { readonly of: Standing; readonly pieceId: string; readonly asIs: Plan; readonly changes: readonly Change[] };
+let trials: Trials | null = null;
+
+/** A change that was tried, what it gains, and how many there are in all; none where there is nothing to try. */
+export type Tried = { readonly label: string; readonly gain: Gain | null; readonly all: number };
 
 /** The facts asked about with the air of that minute; null means those handed over before. */
 function standing(facts: Facts | null, now: number): Standing {
@@ -57,6 +69,16 @@ const api = {
   whatIf(facts: Facts | null, now: number, wish: WhatIf): WhatIfAnswer[] {
     const own = standing(facts, now);
     return whatIf(own.facts, now, own.conditions, wish);
+  },
+  sooner(facts: Facts | null, now: number, piece: Piece, number: number): Tried | null {
+    const own = standing(facts, now);
+    if (trials?.of !== own || trials.pieceId !== piece.id) {
+      const asIs = plan({ ...own, datesOf: [] });
+      trials = { of: own, pieceId: piece.id, asIs, changes: changesFor(piece, own.facts, asIs, own.conditions) };
+    }
+    const change = trials.changes[number];
+    if (!change) return null;
+    return { label: change.label, gain: gainOf(change, piece.id, trials.asIs), all: trials.changes.length };
   },
   sharpen(facts: Facts | null, now: number, piece: Piece): SharpenQuestion[] {
     const own = standing(facts, now);

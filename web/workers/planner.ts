@@ -39,6 +39,7 @@ export const planner: Planner = {
   outlook: (facts, ...rest) => aside().worker.outlook(aside().handed(facts), ...rest),
   mends: (facts, ...rest) => aside().worker.mends(aside().handed(facts), ...rest),
   films: (facts, ...rest) => aside().worker.films(aside().handed(facts), ...rest),
+  sooner: (facts, ...rest) => aside().worker.sooner(aside().handed(facts), ...rest),
   sharpen: (facts, ...rest) => aside().worker.sharpen(aside().handed(facts), ...rest),
   ways: (ways, pieceId, now) => aside().worker.ways(ways, pieceId, now),
 };

@@ -10,6 +10,7 @@ import { Why } from '../../views/Why.tsx';
 import { HangingNow } from './HangingNow.tsx';
 import { OwnMinutes } from './OwnMinutes.tsx';
 import type { SectionProps } from './sectionProps.ts';
+import { Sooner } from './Sooner.tsx';
 import { Turn } from './Turn.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -102,6 +103,7 @@ export function Dates({ piece, view }: SectionProps) {
         <HangingNow piece={piece} />
         {!piece.finished && <Turn piece={piece} />}
         {!piece.finished && <WhatIf piece={piece} view={view} />}
+        {!piece.finished && !view.stopped && <Sooner key={piece.id} piece={piece} planned={view.planned} />}
         {!piece.finished && <OwnMinutes piece={piece} />}
         {placed.length > 0 && (
           <section className="sheet" aria-label="Agree">

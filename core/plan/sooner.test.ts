@@ -1,0 +1,90 @@
+import { conditionsOf } from '#core/drying/index';
+import type { Facts, Workshop } from '#core/facts/index';
+import { enamel, NOW, part, piece, primer, shelf } from '#core/invented/index';
+import { describe, expect, it } from 'vitest';
+import { plan } from './plan.ts';
+import { type Change, changesFor, gainOf } from './ways/index.ts';
+
+/** What would make a piece sooner: every change is planned anew, and says what it gains and who pays for it. */
+
+const slow = () => piece(part({ layers: [primer(), enamel()] }));
+const factsOf = (workshop: Partial<Workshop> = {}, pieces = [slow()], more: Partial<Facts> = {}): Facts => ({
+  ...shelf,
+  ...more,
+  pieces,
+  workshop: [{ ...shelf.workshop[0], ...workshop }],
+});
+const tried = (facts: Facts, pieceId = 'bell') => {
+  const conditions = conditionsOf(facts, NOW);
+  const asIs = plan({ facts, now: NOW, conditions, datesOf: [] });
+  const own = facts.pieces.find(({ id }) => id === pieceId) ?? facts.pieces[0];
+  const changes = changesFor(own, facts, asIs, conditions);
+  return { asIs, changes, gains: changes.map((change) => gainOf(change, pieceId, asIs)) };
+};
+const labels = (changes: readonly Change[]) => changes.map(({ label }) => label);
+const endOf = (facts: Facts, conditions = conditionsOf(facts, NOW)) =>
+  plan({ facts, now: NOW, conditions, datesOf: [] }).pieces[0].planned as number;
+
+describe('what would make a piece sooner', () => {
+  it('is what the plan of the changed world says, no more', () => {
+    const { asIs, changes, gains } = tried(factsOf({ freeHours: [{ weekday: 2, from: '19:00', to: '21:00' }] }));
+    expect(gains.some(Boolean)).toBe(true);
+    for (const [index, gain] of gains.entries()) {
+      const then = endOf(changes[index].facts, changes[index].conditions);
+      if (gain) expect([gain.end, gain.gained]).toEqual([then, (asIs.pieces[0].planned as number) - then]);
+      else expect((asIs.pieces[0].planned as number) - then).toBeLessThan(60);
+    }
+  });
+
+  it('tries an evening on days that have none, as long as the usual one, never on a day away', () => {
+    const freeHours = [{ weekday: 2, from: '18:00', to: '20:30' }];
+    const { changes } = tried(factsOf({ freeHours, away: [{ from: '2026-12-03', to: '2026-12-04' }] }));
+    const evenings = labels(changes).filter((label) => label.startsWith('one more evening'));
+    expect(evenings.every((label) => label.endsWith('18:00 to 20:30'))).toBe(true);
+    expect(evenings.some((label) => /, Tue/.test(label))).toBe(false);
+    const all = tried(factsOf({ freeHours })).changes;
+    expect(labels(all).filter((label) => label.startsWith('one more evening')).length).toBe(evenings.length + 2);
+  });
+
+  it('gives a piece without any hour a date', () => {
+    const { asIs, changes, gains } = tried(factsOf({ freeHours: [{ weekday: 2, from: '19:00', to: '19:20' }] }));
+    expect(asIs.pieces[0].planned).toBeNull();
+    expect(labels(changes).length).toBeGreaterThan(0);
+    for (const gain of gains) if (gain) expect(gain.gained).toBe(0);
+  });
+
+  it('puts it before the others only where there are others, and says who pays', () => {
+    expect(labels(tried(factsOf()).changes)).not.toContain('this piece before the others');
+    const many = ['second', 'third', 'fourth', 'bell'].map((id) => ({ ...slow(), id, name: id }));
+    const { changes, gains, asIs } = tried(factsOf({ freeHours: [{ weekday: 2, from: '19:00', to: '20:00' }] }, many));
+    const first = gains[labels(changes).indexOf('this piece before the others')];
+    expect(first?.gained).toBeGreaterThan(0);
+    expect(first?.pays?.pieceId).not.toBe('bell');
+    expect(asIs.pieces.length).toBe(4);
+  });
+
+  it('gives up what the workshop wishes, and only that', () => {
+    const plain = labels(tried(factsOf()).changes);
+    const wished = tried(factsOf({ goal: 'calmest', longestStay: 45, quietHours: [{ from: '20:00', to: '08:00' }] })).changes;
+    expect(labels(wished).filter((label) => !plain.includes(label))).toEqual([
+      'planned for the soonest end',
+      'stays as long as your hours',
+      'no quiet hours',
+    ]);
+  });
+
+  it('takes another primer of the same kind from the shelf, for layers that are not begun', () => {
+    const own = shelf.products.find(({ id }) => id === primer().productId) as Facts['products'][number];
+    const quick = { ...own, id: 'quick', name: 'Quick grey' };
+    const can = { ...shelf.cans[0], id: 'can-quick', productId: 'quick' };
+    const change = (cans: Facts['cans']) =>
+      tried(factsOf({}, [slow()], { products: [...shelf.products, quick], cans })).changes.find(({ label }) =>
+        label.startsWith('Quick grey for'),
+      );
+    expect(change([...shelf.cans, can])?.facts.pieces[0].parts[0].layers.map(({ productId }) => productId)).toEqual([
+      'quick',
+      enamel().productId,
+    ]);
+    expect(change(shelf.cans)).toBeUndefined();
+  });
+});

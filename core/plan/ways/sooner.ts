@@ -1,0 +1,157 @@
+import { AIDS, changedAir, type Conditions } from '#core/drying/index';
+import type { Facts, Layer, Piece, Product, Workshop } from '#core/facts/index';
+import { freeIntervals } from '#core/schedule/index';
+import { addDays, atLocal, DAY, dayText, localMoment, type Minute, minuteOfDay, toIso } from '#core/units/index';
+import { type Plan, plan } from '../plan.ts';
+import { withPiece } from './ways.ts';
+
+/** What would make a piece end sooner: changes a person can make, each one by itself, each planned anew with all else as it is. */
+
+/** One change and the world as it would be with it. */
+export type Change = {
+  readonly label: string;
+  /** Where it is made, in words. */
+  readonly where: string;
+  readonly facts: Facts;
+  readonly conditions: Conditions;
+};
+
+/** What a change comes to. */
+export type Gain = {
+  readonly label: string;
+  readonly where: string;
+  readonly end: Minute;
+  /** By how much the piece ends sooner; never less than {@link WORTH_MINUTES}. */
+  readonly gained: Minute;
+  readonly sessions: number;
+  /** The piece that pays most for it, and how much later that one ends. */
+  readonly pays: { readonly pieceId: string; readonly later: Minute } | null;
+};
+
+/** Less than this nobody would change anything for. */
+export const WORTH_MINUTES: Minute = 60;
+
+/** Days ahead on which one more evening is tried. */
+const DAYS_AHEAD = 7;
+/** Where no weekly hours show what an evening is. */
+const USUAL_EVENING = { from: '19:00', to: '21:00' };
+
+/** The changes worth trying for a piece, the cheapest to make first. */
+export function changesFor(piece: Piece, facts: Facts, asIs: Plan, conditions: Conditions): Change[] {
+  const same = { facts, conditions };
+  const [workshop] = facts.workshop;
+  return [
+    ...turnOf(piece, facts).map((own) => ({ ...same, label: 'this piece before the others', where: 'its turn, above', facts: own })),
+    ...otherHabits(workshop).map(({ label, where, ...own }) => ({ ...same, label, where, facts: { ...facts, workshop: [own.workshop] } })),
+    ...extraEvenings(facts, asIs.now).map(({ label, workshop: own }) => ({
+      ...same,
+      label,
+      where: 'Workshop, your hours',
+      facts: { ...facts, workshop: [own] },
+    })),
+    ...AIDS.map(({ name, change, caution }) => ({
+      ...same,
+      label: `${name} where films dry`,
+      where: caution ? `Workshop, its places; ${caution}` : 'Workshop, its places',
+      conditions: changedAir(conditions, change, workshop.dryPlaceId),
+    })),
+    ...otherPrimers(piece, facts, asIs).map(({ label, piece: own }) => ({ ...same, label, where: 'Coats', facts: withPiece(facts, own) })),
+  ];
+}
+
+/** What one change gains, or null where the piece would not end at least an hour sooner. The plan as it is comes from the caller. */
+export function gainOf(change: Change, pieceId: string, asIs: Plan): Gain | null {
+  const end = endOf(asIs, pieceId);
+  const result = plan({ facts: change.facts, now: asIs.now, conditions: change.conditions, datesOf: [] });
+  const own = result.pieces.find((piece) => piece.pieceId === pieceId);
+  if (own?.planned == null || own.stopped || (end !== null && end - own.planned < WORTH_MINUTES)) return null;
+  const gained = end === null ? 0 : end - own.planned;
+  return {
+    label: change.label,
+    where: change.where,
+    end: own.planned,
+    gained,
+    sessions: own.sessions,
+    pays: whoPays(asIs, result, pieceId),
+  };
+}
+
+function whoPays(asIs: Plan, result: Plan, pieceId: string): Gain['pays'] {
+  const later = asIs.pieces.flatMap(({ pieceId: other, planned }) => {
+    const then = endOf(result, other);
+    return other === pieceId || planned === null || then === null ? [] : [{ pieceId: other, later: then - planned }];
+  });
+  const most = later.reduce<Gain['pays']>((worst, own) => (own.later > (worst?.later ?? 0) ? own : worst), null);
+  return most && most.later >= WORTH_MINUTES ? most : null;
+}
+
+function endOf(result: Plan, pieceId: string): Minute | null {
+  return result.pieces.find((piece) => piece.pieceId === pieceId)?.planned ?? null;
+}
+
+function turnOf(piece: Piece, facts: Facts): Facts[] {
+  const others = facts.pieces.some((own) => own.id !== piece.id && !own.finished && !own.held);
+  return others && piece.turn !== 'first' ? [withPiece(facts, { ...piece, turn: 'first' })] : [];
+}
+
+/** Wishes of the workshop that may cost dates. */
+function otherHabits(workshop: Workshop): { readonly label: string; readonly where: string; readonly workshop: Workshop }[] {
+  const where = 'Workshop, your hours';
+  const { goal, longestStay, quietHours } = workshop;
+  return [
+    ...(goal && goal !== 'soonest' ? [{ label: 'planned for the soonest end', where, workshop: { ...workshop, goal: undefined } }] : []),
+    ...(longestStay ? [{ label: 'stays as long as your hours', where, workshop: { ...workshop, longestStay: undefined } }] : []),
+    ...(quietHours?.length ? [{ label: 'no quiet hours', where, workshop: { ...workshop, quietHours: undefined } }] : []),
+  ];
+}
+
+/** One evening more on each of the next days that have no free hour, as long as the usual one. */
+function extraEvenings(facts: Facts, now: Minute): { readonly label: string; readonly workshop: Workshop }[] {
+  const [workshop] = facts.workshop;
+  const { timeZone, freeHours, extraFree, away } = workshop;
+  const [usual = USUAL_EVENING] = [...freeHours].sort((a, b) => b.from.localeCompare(a.from));
+  const today = localMoment(now, timeZone).date;
+  const free = freeIntervals(workshop, now, { days: DAYS_AHEAD + 2 });
+  return Array.from({ length: DAYS_AHEAD + 1 }, (_, day) => addDays(today, day)).flatMap((date) => {
+    const [from, to] = [usual.from, usual.to].map((clock) => atLocal(date, minuteOfDay(clock), timeZone));
+    const midnight = atLocal(date, 0, timeZone);
+    const taken = free.some((span) => span.from < midnight + DAY && span.to > midnight);
+    if (taken || from <= now || away.some((own) => own.from <= date && date <= own.to)) return [];
+    const extra = { from: toIso(from), to: toIso(to) };
+    return [
+      {
+        label: `one more evening, ${dayText(from, timeZone)}, ${usual.from} to ${usual.to}`,
+        workshop: { ...workshop, extraFree: [...extraFree, extra] },
+      },
+    ];
+  });
+}
+
+/** Primers of the same kind that stand on the shelf, for layers of which no coat is on. A colour or a clear would look different. */
+function otherPrimers(piece: Piece, facts: Facts, asIs: Plan): { readonly label: string; readonly piece: Piece }[] {
+  const ahead = layersAhead(piece, asIs);
+  const layers = piece.parts.flatMap((part) => part.layers.filter(({ id }) => ahead.has(`${part.id} ${id}`)));
+  const used = [...new Set(layers.flatMap(({ productId }) => productId ?? []))].flatMap(
+    (id) => facts.products.find((own) => own.id === id) ?? [],
+  );
+  const role = ({ sheetId }: Product) => facts.sheets.find(({ id }) => id === sheetId)?.role;
+  return used.flatMap((from) => {
+    if (!role(from)?.endsWith('primer')) return [];
+    const owned = facts.products.filter(
+      (to) => to !== from && role(to) === role(from) && facts.cans.some((can) => can.productId === to.id),
+    );
+    return owned.map((to) => ({ label: `${to.name} for ${from.name}`, piece: withProduct(piece, from, to, ahead) }));
+  });
+}
+
+/** Layers of which the first coat is still to come. */
+function layersAhead({ id }: Piece, { steps }: Plan): ReadonlySet<string> {
+  const firsts = steps.filter(({ pieceId, coat }) => pieceId === id && coat?.number === 1);
+  return new Set(firsts.flatMap(({ on, coat }) => on.map(({ partId }) => `${partId} ${coat?.layerId}`)));
+}
+
+function withProduct(piece: Piece, from: Product, to: Product, ahead: ReadonlySet<string>): Piece {
+  const swapped = (partId: string, layer: Layer): Layer =>
+    layer.productId === from.id && ahead.has(`${partId} ${layer.id}`) ? { ...layer, productId: to.id } : layer;
+  return { ...piece, parts: piece.parts.map((part) => ({ ...part, layers: part.layers.map((layer) => swapped(part.id, layer)) })) };
+}

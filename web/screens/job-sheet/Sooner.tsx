@@ -1,0 +1,95 @@
+import type { Facts, Piece } from '#core/facts/index';
+import type { Gain } from '#core/plan/index';
+import { useEffect, useRef, useState } from 'react';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+import { planner } from '../../workers/planner.ts';
+import type { Tried } from '../../workers/plan.worker.ts';
+
+type Search = { readonly of: Facts; readonly tried: readonly Tried[]; readonly state: 'trying' | 'done' | 'stopped' | 'failed' };
+
+/** What would make the piece end sooner: each change planned anew by itself, shown as it comes. Nothing is changed. */
+export function Sooner({ piece, planned }: { piece: Piece; planned: number | null }) {
+  const { facts, plan, pieceById } = usePlan();
+  const words = useWords();
+  const [last, setLast] = useState<Search | null>(null);
+  // An answer of other facts would be a wrong one.
+  const search = last?.of === facts ? last : null;
+  const newest = useRef({ facts, asked: 0 });
+  newest.current.facts = facts;
+  useEffect(() => {
+    const { current } = newest;
+    return () => {
+      current.asked++;
+    };
+  }, []);
+
+  const stop = () => {
+    newest.current.asked++;
+    setLast((now) => now && { ...now, state: 'stopped' });
+  };
+  const look = async () => {
+    const own = ++newest.current.asked;
+    const isNewest = () => newest.current.asked === own && newest.current.facts === facts;
+    let tried: readonly Tried[] = [];
+    const show = (state: Search['state']) => isNewest() && setLast({ of: facts, tried, state });
+    show('trying');
+    try {
+      for (let number = 0; isNewest(); number++) {
+        const next = await planner.sooner(facts, plan.now, piece, number);
+        if (!next) break;
+        tried = [...tried, next];
+        show('trying');
+      }
+      show('done');
+    } catch {
+      show('failed');
+    }
+  };
+  const gains = (search?.tried ?? []).flatMap(({ gain }) => gain ?? []).sort((a, b) => a.end - b.end);
+  const vain = (search?.tried ?? []).filter(({ gain }) => gain === null);
+  return (
+    <section className="sheet !p-4" aria-label="What would make it sooner?">
+      <h2>What would make it sooner?</h2>
+      {!search && (
+        <button type="button" className="act mt-2" onClick={look}>
+          Try what there is
+        </button>
+      )}
+      <ul>
+        {gains.map((gain) => (
+          <li key={gain.label} className="border-b border-hairline py-2">
+            <span className="flex items-baseline justify-between gap-3">
+              <strong className="text-ink">{gain.label}</strong>
+              <span className="figure shrink-0">{words.moment(gain.end)}</span>
+            </span>
+            <span className="second text-small">
+              {planned === null ? 'Then it has a date' : `${words.duration(gain.gained)} sooner`}, {gain.sessions} sessions
+              {costOf(gain)}. Set it under {gain.where}.
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-small" role="status">
+        {search?.state === 'trying' && `${search.tried.length} of ${search.tried[0]?.all ?? '…'} tried. `}
+        {search?.state === 'failed' && 'Trying it failed; press again. '}
+        {search && search.state !== 'trying' && gains.length === 0 && 'Nothing that was tried brings the end an hour sooner. '}
+        {search && vain.length > 0 && <>No gain from {vain.map(({ label }) => label).join('; ')}.</>}
+      </p>
+      {search?.state === 'trying' && (
+        <button type="button" className="chip mt-2" onClick={stop}>
+          that is enough
+        </button>
+      )}
+      {search && search.state !== 'trying' && (
+        <button type="button" className="linklike min-h-9 text-small" onClick={look}>
+          try again
+        </button>
+      )}
+    </section>
+  );
+
+  function costOf({ pays }: Gain): string {
+    return pays ? `; ${pieceById.get(pays.pieceId)?.name ?? 'another piece'} ${words.duration(pays.later)} later` : '';
+  }
+}
