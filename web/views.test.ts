@@ -195,6 +195,8 @@ describe('a quick edit after another', () => {
     const whole = rebased<object>({ covers: 'all' }, { covers: ['1', '2'] }, { covers: ['1', '3'] });
     expect(whole).toEqual({ covers: ['1'] });
     expect(rebased(['1'], ['1', '2'], ['1', '3'])).toEqual(['1', '2', '3']);
+    expect(rebased<object>({}, { passed: ['1'] }, { passed: ['2'] })).toEqual({ passed: ['1', '2'] });
+    expect(rebased(shown, changed, newest, 'as-changed').layers[0]).toEqual({ ...cream, covers: ['1', '2'] });
   });
   it('stand in the order that someone gave them', () => {
     const list = (...ids: string[]) => ids.map((id) => ({ id, n: 1 }));

@@ -105,8 +105,8 @@ async function settled<C extends Collection>(collection: C, base: FactOf<C> | un
   const key = `${collection}/${value.id}`;
   // Quick edits one after the other in this tab are no quarrel: the last one stands.
   const conflicts = ownRevisions.get(key) === currentRevision(collection, value.id) ? [] : conflictsBetween(base, value, newest);
-  if (conflicts.length > 0 && (await askWhichStands(nameOf(value), conflicts)) === 'theirs') return null;
-  return rebased(base, value, newest);
+  if (conflicts.length === 0) return rebased(base, value, newest);
+  return (await askWhichStands(nameOf(value), conflicts)) === 'theirs' ? null : rebased(base, value, newest, 'as-changed');
 }
 
 function nameOf(value: object): string {
