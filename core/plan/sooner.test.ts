@@ -1,6 +1,7 @@
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Workshop } from '#core/facts/index';
 import { enamel, NOW, part, piece, primer, shelf } from '#core/invented/index';
+import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { plan } from './plan.ts';
 import { type Change, changesFor, gainOf } from './ways/index.ts';
@@ -40,17 +41,29 @@ describe('what would make a piece sooner', () => {
     const freeHours = [{ weekday: 2, from: '18:00', to: '20:30' }];
     const { changes } = tried(factsOf({ freeHours, away: [{ from: '2026-12-03', to: '2026-12-04' }] }));
     const evenings = labels(changes).filter((label) => label.startsWith('one more evening'));
-    expect(evenings.every((label) => label.endsWith('18:00 to 20:30'))).toBe(true);
+    expect(evenings.length > 0 && evenings.every((label) => label.endsWith('18:00 to 20:30'))).toBe(true);
     expect(evenings.some((label) => /, Tue/.test(label))).toBe(false);
     const all = tried(factsOf({ freeHours })).changes;
     expect(labels(all).filter((label) => label.startsWith('one more evening')).length).toBe(evenings.length + 2);
   });
 
-  it('gives a piece without any hour a date', () => {
-    const { asIs, changes, gains } = tried(factsOf({ freeHours: [{ weekday: 2, from: '19:00', to: '19:20' }] }));
+  it('says the hours by the clock of the workshop', () => {
+    const { changes } = tried(
+      factsOf({ units: { ...shelf.workshop[0].units, clock: 12 }, freeHours: [{ weekday: 2, from: '18:00', to: '20:30' }] }),
+    );
+    expect(labels(changes).find((label) => label.startsWith('one more evening'))).toMatch(/6:00 pm to 8:30 pm$/);
+  });
+
+  it('gives a piece without enough hours a date, by an evening long enough to work', () => {
+    const tonight = [{ from: toIso(NOW), to: toIso(NOW + 150) }];
+    const few = factsOf({ freeHours: [], extraFree: tonight }, [piece(part({ layers: [primer()] }))]);
+    const { asIs, gains } = tried(few);
     expect(asIs.pieces[0].planned).toBeNull();
-    expect(labels(changes).length).toBeGreaterThan(0);
-    for (const gain of gains) if (gain) expect(gain.gained).toBe(0);
+    const dated = gains.filter((gain) => gain !== null);
+    const short = tried(factsOf({ freeHours: [{ weekday: 2, from: '19:00', to: '19:20' }] })).changes;
+    expect(labels(short).every((label) => !label.includes('19:20'))).toBe(true);
+    expect(dated.map(({ label }) => label)).toContain('one more evening, Wed 2 Dec, 19:00 to 21:00');
+    for (const gain of dated) expect(gain.gained).toBe(0);
   });
 
   it('puts it before the others only where there are others, and says who pays', () => {

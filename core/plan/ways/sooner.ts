@@ -1,7 +1,7 @@
 import { AIDS, changedAir, type Conditions } from '#core/drying/index';
 import type { Facts, Layer, Piece, Product, Workshop } from '#core/facts/index';
 import { freeIntervals } from '#core/schedule/index';
-import { addDays, atLocal, DAY, dayText, localMoment, type Minute, minuteOfDay, toIso } from '#core/units/index';
+import { addDays, atLocal, clockFigures, DAY, dayText, localMoment, type Minute, minuteOfDay, toIso } from '#core/units/index';
 import { type Plan, plan } from '../plan.ts';
 import { withPiece } from './ways.ts';
 
@@ -33,6 +33,8 @@ export const WORTH_MINUTES: Minute = 60;
 
 /** Days ahead on which one more evening is tried. */
 const DAYS_AHEAD = 7;
+/** Minutes; shorter ones are kept for something small. */
+const LEAST_EVENING = 60;
 /** Where no weekly hours show what an evening is. */
 const USUAL_EVENING = { from: '19:00', to: '21:00' };
 
@@ -108,8 +110,9 @@ function otherHabits(workshop: Workshop): { readonly label: string; readonly whe
 /** One evening more on each of the next days that have no free hour, as long as the usual one. */
 function extraEvenings(facts: Facts, now: Minute): { readonly label: string; readonly workshop: Workshop }[] {
   const [workshop] = facts.workshop;
-  const { timeZone, freeHours, extraFree, away } = workshop;
-  const [usual = USUAL_EVENING] = [...freeHours].sort((a, b) => b.from.localeCompare(a.from));
+  const { timeZone, freeHours, extraFree, away, units } = workshop;
+  const long = freeHours.filter(({ from, to }) => minuteOfDay(to) - minuteOfDay(from) >= LEAST_EVENING);
+  const [usual = USUAL_EVENING] = [...long].sort((a, b) => b.from.localeCompare(a.from));
   const today = localMoment(now, timeZone).date;
   const free = freeIntervals(workshop, now, { days: DAYS_AHEAD + 2 });
   return Array.from({ length: DAYS_AHEAD + 1 }, (_, day) => addDays(today, day)).flatMap((date) => {
@@ -120,7 +123,7 @@ function extraEvenings(facts: Facts, now: Minute): { readonly label: string; rea
     const extra = { from: toIso(from), to: toIso(to) };
     return [
       {
-        label: `one more evening, ${dayText(from, timeZone)}, ${usual.from} to ${usual.to}`,
+        label: `one more evening, ${dayText(from, timeZone)}, ${clockFigures(usual.from, units.clock)} to ${clockFigures(usual.to, units.clock)}`,
         workshop: { ...workshop, extraFree: [...extraFree, extra] },
       },
     ];

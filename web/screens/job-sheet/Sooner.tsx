@@ -1,5 +1,6 @@
 import type { Facts, Piece } from '#core/facts/index';
 import type { Gain } from '#core/plan/index';
+import { counted } from '#core/units/index';
 import { useEffect, useRef, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -64,7 +65,7 @@ export function Sooner({ piece, planned }: { piece: Piece; planned: number | nul
               <span className="figure shrink-0">{words.moment(gain.end)}</span>
             </span>
             <span className="second text-small">
-              {planned === null ? 'Then it has a date' : `${words.duration(gain.gained)} sooner`}, {gain.sessions} sessions
+              {planned === null ? 'Then it has a date' : `${words.duration(gain.gained)} sooner`}, {counted(gain.sessions, 'session')}
               {costOf(gain)}. Set it under {gain.where}.
             </span>
           </li>

@@ -1,5 +1,6 @@
 import type { Piece } from '#core/facts/index';
 import type { PieceView, WhatIf as Wish, WhatIfAnswer } from '#core/plan/index';
+import { counted } from '#core/units/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -73,7 +74,7 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
         {wished && answer && answer.end !== null && (
           <>
             Then it ends <strong className="text-ink">{words.moment(answer.end)}</strong>
-            {view.planned !== null && `, ${difference(answer.end - view.planned)}`}, in {answer.sessions} sessions.
+            {view.planned !== null && `, ${difference(answer.end - view.planned)}`}, in {counted(answer.sessions, 'session')}.
           </>
         )}
       </p>
