@@ -84,7 +84,7 @@ function Away({ workshop, onChange }: Props) {
     if (!read.success) return setProblem(read.error.issues[0].message);
     setProblem('');
     const away = [...open, read.data].sort((a, b) => a.from.localeCompare(b.from));
-    if (await onChange({ away }, 'Away: the plan keeps windows shut till then.')) setTyped({ from: '', to: '', why: '' });
+    if (await onChange({ away }, 'Away then: nothing is planned on those days, films dry on.')) setTyped({ from: '', to: '', why: '' });
   };
   return (
     <>
