@@ -231,7 +231,7 @@ function stepText(step: PlannedStep, piece: Piece): string {
   const coat = step.coat ? `; ${figure(step.coat.ml)} mL sprayed, ${figure(step.coat.paintMl)} paint, ${figure(step.coat.filmUm)} µm` : '';
   const window = step.window?.to ? `; shuts ${((step.window.to - NOW) / 60).toFixed(2)} h` : '';
   const uses = step.supplies.map((line) => `${line.kind}${line.spec ? ` ${line.spec}` : ''} ${figure(line.amount)}`).join(', ');
-  return `1. ${start}, ${figure(step.minutes)} min (${figure(step.setup)} set-up): **${step.title}** – ${step.detail || '–'} – ${on.length > 6 ? `${on.length} parts` : on.join(', ')}${coat}${window}${uses ? `; uses ${uses}` : ''}${step.afterwards ? `; ${step.afterwards}` : ''}${step.unplacedWhy ? `; ${step.unplacedWhy}` : ''}${step.stopped ? `; stopped: ${step.stopped}` : ''}`;
+  return `1. ${start}, ${figure(step.minutes)} min (${figure(step.setup - (step.placed?.saved ?? 0))} set-up): **${step.title}** – ${step.detail || '–'} – ${on.length > 6 ? `${on.length} parts` : on.join(', ')}${coat}${window}${uses ? `; uses ${uses}` : ''}${step.afterwards ? `; ${step.afterwards}` : ''}${step.unplacedWhy ? `; ${step.unplacedWhy}` : ''}${step.stopped ? `; stopped: ${step.stopped}` : ''}`;
 }
 
 function demoWorkshop(): Facts {

@@ -304,7 +304,14 @@ export const pieceSchema = z
     /** Steps of the person's own. */
     tasks: z.array(taskSchema).max(60).optional(),
     /** Laid aside for a time: nothing of it is planned until it is taken up again. */
-    held: z.strictObject({ since: momentSchema, where: z.string().trim().max(80).optional() }).optional(),
+    held: z
+      .strictObject({
+        since: momentSchema,
+        where: z.string().trim().max(80).optional(),
+        /** The day it is taken up again, planned from then on; absent: when somebody says so. */
+        until: dateSchema.optional(),
+      })
+      .optional(),
     /** Its turn beside other pieces; absent: as it comes. */
     turn: z.enum(['first', 'last']).optional(),
     /** What is still to be touched up after the fit. */

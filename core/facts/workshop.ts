@@ -60,6 +60,13 @@ export const workshopSchema = z.strictObject({
   dryPlaceId: idSchema,
   /** The largest tub owned, inside, mm: a bath needs one the part fits into; absent: not asked yet. */
   tub: z.strictObject({ longMm: lengthSchema, wideMm: lengthSchema, deepMm: lengthSchema }).optional(),
+  /** The floor of the booth, mm: how much lies or hangs in it side by side; absent: room enough. */
+  booth: z.strictObject({ longMm: lengthSchema, wideMm: lengthSchema }).optional(),
+  /** Hooks, rods and shelves where films dry: so many copies at a time, each up to a length; absent: as many as there are. */
+  dryingPlaces: z
+    .array(z.strictObject({ count: z.int('Places are counted whole.').min(1, 'Count 1 place or more.').max(500), longMm: lengthSchema }))
+    .max(12, 'At most 12 kinds of drying places.')
+    .optional(),
   /** mL of each colour kept for touch-up, a piece; absent: the usual few. */
   touchUpMl: z.number('Type mL.').min(0, 'Keep 0 mL or more for touch-up.').max(100, 'A touch-up jar holds at most 100 mL.').optional(),
   /** False until the three cards of the first run were answered. */
@@ -136,6 +143,8 @@ export const agreedSchema = z.strictObject({
   id: z.literal('agreed'),
   at: momentSchema,
   starts: z.record(z.string().max(300), momentSchema),
+  /** Steps put to a time by hand: step key to start. A replan keeps them, or says why it cannot. */
+  pins: z.record(z.string().max(300), momentSchema).optional(),
 });
 export type Agreed = z.infer<typeof agreedSchema>;
 

@@ -1,5 +1,9 @@
 export {
+  type ChangeRow,
   type ColourUse,
+  type Evening,
+  eveningOf,
+  type EveningRow,
   type MixLasts,
   type PlannedStep,
   seededRandom,
@@ -22,7 +26,8 @@ export {
 } from './guesses/index.ts';
 export { type PieceMoney, suppliesToBuy } from './money/index.ts';
 export type { PiecePlan } from './piecePlan.ts';
-export { plan, type Plan, type PlanInput } from './plan.ts';
+export { type BetterFound, BetterPlan } from './better.ts';
+export { DEFAULT_SEED, plan, type Plan, type PlanInput } from './plan.ts';
 export {
   bathsOf,
   type CoatOfStep,
@@ -44,6 +49,7 @@ export {
   type BoardProposal,
   designBoard,
   hasTileAlong,
+  planAnew,
   type Mended,
   pricedMends,
   type PricedWay,

@@ -221,6 +221,7 @@ describe('paint needs', () => {
     on: [],
     pegs: [],
     minutes: 5,
+    batch: null,
     scuffMinutes: 0,
     hazards: [],
     because: '',
@@ -254,8 +255,8 @@ describe('paint needs', () => {
   });
   it('add the nozzle once a batch', () => {
     const placed = new Map([
-      ['a', { id: 'a', start: NOW, end: NOW + 5, scuff: false, hold: { by: 'nothing' as const, text: '' } }],
-      ['b', { id: 'b', start: NOW + 20, end: NOW + 25, scuff: false, hold: { by: 'nothing' as const, text: '' } }],
+      ['a', { id: 'a', start: NOW, end: NOW + 5, scuff: false, saved: 0, hold: { by: 'nothing' as const, text: '' } }],
+      ['b', { id: 'b', start: NOW + 20, end: NOW + 25, scuff: false, saved: 0, hold: { by: 'nothing' as const, text: '' } }],
     ]);
     const [together] = paintNeeds([step('a', 10), step('b', 10)], placed, EMPTY_FACTS as Facts);
     expect(together.neededMl).toBeCloseTo(22, 6);

@@ -8,9 +8,11 @@ import {
   cutToStay,
   type FreeInterval,
   freeIntervals,
+  improving,
   LAY_OUT_MINUTES,
   PACK_UP_MINUTES,
   type Schedule,
+  type Turns,
 } from '#core/schedule/index';
 import { type Limited, withinLimit } from '#core/survey/index';
 import type { Minute } from '#core/units/index';
@@ -22,8 +24,11 @@ import {
   type MovedStep,
   movedSteps,
   paintNeeds,
+  pinsOf,
   type PlannedStep,
-  scheduleSteps,
+  type Placing,
+  placingOf,
+  seededRandom,
   type Session,
   sessionsOf,
   stayingForTape,
@@ -62,13 +67,48 @@ export type PlanInput = {
   readonly stayMinutes?: number;
   /** Pieces whose likely and safe dates are run; absent: all. The first feasible plan needs none. */
   readonly datesOf?: readonly string[];
+  /** Each part by itself, nothing shared: what batches are measured against. */
+  readonly partByPart?: boolean;
+  /** Who comes sooner and who later, as found before by improving; absent: nobody. */
+  readonly turns?: Turns;
+  /** Rounds in which a better plan is looked for; absent: the first feasible one. */
+  readonly effort?: number;
+};
+
+/** What a plan is made of before its steps have their times. */
+export type Readied = {
+  readonly context: PlanContext;
+  readonly seed: number;
+  readonly datesOf: readonly string[] | undefined;
+  readonly rows: PlacedRows;
 };
 
 /**
  * The whole plan from facts alone: the same facts, moment, air and seed give the same plan everywhere.
  * @throws RangeError without a workshop: there is nobody to plan for yet
  */
-export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayMinutes, datesOf }: PlanInput): Plan {
+export function plan(input: PlanInput): Plan {
+  const ready = readied(input);
+  const { problem, first, judge, ownerOf, crowding } = ready.rows.placing;
+  const { effort = 0, seed = DEFAULT_SEED } = input;
+  if (effort === 0) return finished(ready, first.result);
+  const rounds = improving({ problem, ownerOf, judge, random: seededRandom(seed), from: first, crowding });
+  let best = first;
+  for (let round = 0; round < effort; round++) best = rounds.next().value;
+  return finished(ready, best.result);
+}
+
+/** Everything that does not depend on which step comes when. */
+export function readied({
+  facts: known,
+  now,
+  conditions,
+  seed = DEFAULT_SEED,
+  stayMinutes,
+  datesOf,
+  partByPart = false,
+  turns,
+}: PlanInput): Readied {
   const facts = settledFacts(dividedFacts(known));
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
@@ -78,10 +118,18 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
   const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
   const hours = cutToStay(freeIntervals(workshop, now, { busy: busyTime(facts) }), now, stayMinutes);
   const wholes = [...facts.pieces].sort(byUrgency).map(withinLimit);
-  const { built, steps, result, free } = placeRows(wholes, hours, context, conditions);
+  return { context, seed, datesOf, rows: placeRows(wholes, hours, context, conditions, partByPart, turns) };
+}
+
+/** The plan of one schedule: what follows from when each step comes. */
+export function finished({ context, seed, datesOf, rows }: Readied, schedule: Schedule): Plan {
+  const { facts, workshop, now, clocks } = context;
+  const { built, steps, free } = rows;
+  const result = rows.placing.told(schedule);
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
-  const windowed = withWindows(steps, result, clocks);
+  const pins = pinsOf(steps, facts, now);
+  const windowed = withWindows(steps, result, clocks).map((step) => (pins.has(step.id) ? { ...step, pinnedTo: pins.get(step.id) } : step));
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,
@@ -108,7 +156,7 @@ export function plan({ facts: known, now, conditions, seed = DEFAULT_SEED, stayM
       now,
     ),
     cautions: cautionsFor(new Set(plannedSteps.flatMap((step) => step.hazards))),
-    moved: movedSteps(plannedSteps, facts),
+    moved: movedSteps(plannedSteps, facts, free),
     mixes: mixesLast(plannedSteps, facts),
   };
 }
@@ -117,14 +165,21 @@ type Built = { readonly piece: Piece; readonly beyond: readonly string[]; readon
 type PlacedRows = {
   readonly built: readonly Built[];
   readonly steps: readonly Step[];
-  readonly result: Schedule;
+  readonly placing: Placing;
   /** The hours of the week, and what wet film under tape adds to them. */
   readonly free: readonly FreeInterval[];
 };
 
 /** Rows that find no place together are taken apart and tried once more, each part for itself. */
-function placeRows(wholes: readonly Limited[], hours: readonly FreeInterval[], context: PlanContext, conditions: Conditions): PlacedRows {
-  const longest = longestRow(hours);
+function placeRows(
+  wholes: readonly Limited[],
+  hours: readonly FreeInterval[],
+  context: PlanContext,
+  conditions: Conditions,
+  partByPart: boolean,
+  turns: Turns | undefined,
+): PlacedRows {
+  const longest = partByPart ? 0 : longestRow(hours);
   const place = (alone: ReadonlySet<string>): PlacedRows => {
     const built = wholes.map(({ piece, beyond }) => ({
       piece,
@@ -132,15 +187,15 @@ function placeRows(wholes: readonly Limited[], hours: readonly FreeInterval[], c
       steps: laidAside(piece, pieceSteps(piece, context, { longest, alone })),
     }));
     const steps = waitForPaint(
-      built.flatMap(({ steps: own }) => own.steps),
+      built.flatMap(({ steps: own }) => (partByPart ? own.steps.map((step) => ({ ...step, batch: null })) : own.steps)),
       context.facts,
       context.now,
     );
     const free = stayingForTape(hours, steps, context.clocks, context.now);
-    return { built, steps, free, result: scheduleSteps(steps, free, context, conditions) };
+    return { built, steps, free, placing: placingOf(steps, free, context, conditions, turns) };
   };
   const joined = place(new Set());
-  const stuck = joined.steps.filter((step) => step.keys.length > 1 && !step.stopped && !joined.result.placed.has(step.id));
+  const stuck = joined.steps.filter((step) => step.keys.length > 1 && !step.stopped && !joined.placing.first.result.placed.has(step.id));
   return stuck.length === 0 ? joined : place(new Set(stuck.flatMap((step) => step.keys)));
 }
 

@@ -9,7 +9,7 @@ export {
   PACK_UP_MINUTES,
   withStay,
 } from './calendar.ts';
-export type { Activity, Allowed, FreeInterval, Gap, HoldKind, Placed, Problem, Schedule, Unplaced } from './model.ts';
+export type { Activity, Allowed, FreeInterval, Gap, HoldKind, Placed, Problem, Schedule, SetUp, Unplaced } from './model.ts';
 export { intersect, schedule } from './place.ts';
 export {
   finishOf,
@@ -29,3 +29,5 @@ export { leastRoom, MOST_ROOM, solveFor } from './solve/goals.ts';
 export type { Found, Limit } from './solve/search.ts';
 export { type Collision, collisionOf, type Wish, type WishKind } from './solve/collide.ts';
 export { type Held, type HeldBy, holdsOf } from './solve/holds.ts';
+export { compared, type Improved, improving, inTurn, type Judge, NO_TURNS, type Turns, withTurns } from './improve.ts';
+export { roomOf } from './room.ts';

@@ -10,18 +10,32 @@ export type Allowed = {
   readonly scuffMinutes?: number;
 };
 
+/** Set-up inside an activity's minutes that is spared where the same batch is carried on: one shake, one bowl of water, one nozzle. */
+export type SetUp = {
+  /** What is one batch: the same work with the same mix, of whatever piece. */
+  readonly batch: string;
+  readonly minutes: number;
+  /** Of these, still needed where the booth is come back to after other work; absent: all of them. */
+  readonly again?: number;
+};
+
 export type Activity = {
   readonly id: string;
-  /** Attended minutes without a scuff. */
+  /** Attended minutes without a scuff, its set-up included. */
   readonly minutes: number;
+  readonly setUp?: SetUp;
   /** Same mix: sprayed side by side without a change-over; undefined: needs no booth. */
   readonly mix?: string;
   readonly notBefore?: Minute;
   readonly notBeforeWhy?: string;
   /** The soonest moment from one on at which the air allows it; null: never; absent: any air. */
   readonly nextAir?: (from: Minute) => Minute | null;
-  /** Sooner where two want the same time: needed-by and agreed sessions. */
+  /** Sooner where two want the same time: needed-by, turns. */
   readonly priority: number;
+  /** Minutes put later in the queue, or earlier, while a better schedule is looked for. */
+  readonly turn?: Minute;
+  /** The start agreed on: it is kept to that stay where that can be, and comes before what is not agreed. */
+  readonly agreed?: Minute;
 };
 
 /** Start of `to` as a function of the ends of `from` (planned) — everything done already is inside the function. */
@@ -54,6 +68,8 @@ export type Placed = {
   readonly start: Minute;
   readonly end: Minute;
   readonly scuff: boolean;
+  /** Minutes of set-up spared, for it carries on the batch of the step before. */
+  readonly saved: number;
   /** What keeps it from starting sooner, and the step that does so. */
   readonly hold: { readonly by: HoldKind; readonly with?: string; readonly text: string };
 };

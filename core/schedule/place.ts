@@ -1,6 +1,6 @@
 import { DAY, type Minute } from '#core/units/index';
 import type { Activity, Allowed, Gap, Placed, Problem, Schedule, Unplaced } from './model.ts';
-import { type Slot, Timeline } from './timeline.ts';
+import { type Block, type Slot, Timeline } from './timeline.ts';
 
 /**
  * Serial placement: activities that share a window are placed together, each group at the earliest time that keeps every
@@ -11,6 +11,14 @@ export function schedule(problem: Problem): Schedule {
 }
 
 const TRIES = 240;
+/** A window that is open and about to shut comes before everything. */
+const OPEN_WINDOW = -1e9;
+/** What was agreed takes its place before what was not, in the order agreed. */
+const AGREED_FIRST = -3 * DAY;
+/** What a minute of set-up spared weighs beside starting a minute sooner: a batch once open is carried on. */
+const BATCH_FIRST = 3;
+/** Two starts no further apart may lie in one stay. */
+const SAME_STAY = 8 * 60;
 /** How much later a group may end to stay inside its windows rather than wait for the next branch. */
 const WORTH_WAITING = 3 * DAY;
 
@@ -18,12 +26,22 @@ type Trial = {
   readonly slots: readonly { activity: Activity; slot: Slot; span: number }[];
   readonly end: Minute;
   readonly inWindow: boolean;
+  /** No place before this moment will do, now or later: what is placed only takes room away. */
+  readonly none: Minute;
 };
 
 type Binding = { readonly gap: Gap; readonly with?: string; readonly from: Minute };
 
 /** A group that could be placed now, where it would be, and whose turn it is: lowest first. */
-type Ranked = { readonly group: Activity[]; readonly trial: Trial | null; readonly rank: number };
+type Ranked = {
+  readonly group: Activity[];
+  readonly trial: Trial | null;
+  readonly rank: number;
+  /** The start that the rank goes by. */
+  readonly start: Minute;
+  /** It cannot start before. */
+  readonly from: Minute;
+};
 
 /** How many activities outside itself each group still waits for. */
 class Awaited {
@@ -91,7 +109,13 @@ class Placement {
         continue;
       }
       this.#commit(trial);
-      for (const [other, { trial: own }] of tried) if (own && overlaps(own, trial, this.#problem.changeover)) stale.add(other);
+      for (const [other, ranked] of tried) {
+        const own = ranked.trial;
+        if (!own) continue;
+        const sooner = this.#ifCarriedOn(ranked, trial);
+        if (sooner < ranked.rank) tried.set(other, { ...ranked, rank: sooner, start: trial.end, from: Math.min(ranked.from, trial.end) });
+        if (sooner < ranked.rank || overlaps(own, trial, this.#problem.changeover)) stale.add(other);
+      }
       for (const freed of awaited.placed(group)) ready.add(freed);
     }
     for (const group of groups)
@@ -105,21 +129,42 @@ class Placement {
   #next(ready: ReadonlySet<Activity[]>, tried: Map<Activity[], Ranked>, stale: Set<Activity[]>): Ranked {
     while (true) {
       let best: Ranked | null = null;
+      let second = Number.POSITIVE_INFINITY;
       for (const group of ready) {
-        const ranked = tried.get(group) ?? this.#ranked(group);
+        const ranked = tried.get(group) ?? this.#ranked(group, this.#problem.now);
         tried.set(group, ranked);
-        if (!best || ranked.rank < best.rank) best = ranked;
+        if (best && ranked.rank >= best.rank) second = Math.min(second, ranked.rank);
+        else {
+          second = best === null ? second : (best as Ranked).rank;
+          best = ranked;
+        }
       }
-      const { group } = best as Ranked;
-      if (!stale.delete(group)) return best as Ranked;
-      tried.set(group, this.#ranked(group));
+      const next = best as Ranked;
+      if (!stale.has(next.group)) return next;
+      const later = this.#atSoonest(next);
+      if (later.rank > second) {
+        tried.set(next.group, later);
+        continue;
+      }
+      stale.delete(next.group);
+      tried.set(next.group, this.#ranked(next.group, next.from));
     }
   }
 
+  /** A turn no sooner than the first member could start now: enough to see that others come before it. */
+  #atSoonest(ranked: Ranked): Ranked {
+    const { group, trial, rank, start, from } = ranked;
+    const [first] = group;
+    if (!trial || rank < OPEN_WINDOW / 2 || first.agreed !== undefined) return ranked;
+    const slot = this.#timeline.earliest(first, this.#allowedFor(first, new Map()).allowed, Math.max(from, first.notBefore ?? 0));
+    return slot && slot.start > start ? { ...ranked, rank: rank + slot.start - start, start: slot.start, from: slot.start } : ranked;
+  }
+
   /** Where a group would be placed now, and how soon its turn is; one that finds no place is settled at once. */
-  #ranked(group: Activity[]): Ranked {
-    const trial = this.#tryGroup(group);
-    return { group, trial, rank: trial ? this.#rank(group, trial) : Number.NEGATIVE_INFINITY };
+  #ranked(group: Activity[], from: Minute): Ranked {
+    const trial = this.#tryGroup(group, from);
+    const rank = trial ? this.#rank(group, trial) : Number.NEGATIVE_INFINITY;
+    return { group, trial, rank, start: trial?.slots[0].slot.start ?? from, from: trial?.none ?? from };
   }
 
   /**
@@ -130,9 +175,22 @@ class Placement {
     const start = trial.slots[0].slot.start;
     const closes = this.#shuts(group);
     const nextStay = this.#problem.free.find((span) => span.from > start)?.from ?? Number.POSITIVE_INFINITY;
-    if (closes !== null && closes < nextStay && start <= closes) return closes - 1e9;
+    if (closes !== null && closes < nextStay && start <= closes) return closes + OPEN_WINDOW;
+    const [{ agreed, priority, turn = 0 }] = group;
+    if (agreed !== undefined) return agreed + AGREED_FIRST + turn;
     const minutes = group.reduce((sum, activity) => sum + activity.minutes, 0);
-    return start + group[0].priority + minutes / 2;
+    const saved = trial.slots.reduce((sum, { slot }) => sum + slot.saved, 0);
+    return start + priority + turn + minutes / 2 - saved * BATCH_FIRST;
+  }
+
+  /** The soonest turn a group could have by carrying on the batch just placed in the same stay; its own where it cannot. */
+  #ifCarriedOn({ group, start }: Ranked, placed: Trial): number {
+    const [first] = group;
+    const { setUp } = first;
+    const mate = setUp && placed.slots.findLast(({ activity }) => activity.setUp?.batch === setUp.batch);
+    if (!setUp || !mate || start - mate.slot.end > SAME_STAY) return Number.POSITIVE_INFINITY;
+    const minutes = group.reduce((sum, activity) => sum + activity.minutes, 0);
+    return mate.slot.end + first.priority + (first.turn ?? 0) + minutes / 2 - setUp.minutes * BATCH_FIRST;
   }
 
   /** When the group must have begun so that every window now open on one of its members is met; null where none is. */
@@ -183,18 +241,39 @@ class Placement {
     return result;
   }
 
-  #tryGroup(group: readonly Activity[]): Trial | null {
-    let after = this.#problem.now;
+  #tryGroup(group: readonly Activity[], from: Minute): Trial | null {
+    const asAgreed = this.#asAgreed(group, from);
+    if (asAgreed) return asAgreed;
+    let after = from;
     let fallback: Trial | null = null;
     for (let attempt = 0; attempt < TRIES; attempt++) {
       const trial = this.#tryFrom(group, after);
       if (trial === 'never') return fallback;
-      if (trial.inWindow) return fallback && fallback.end + WORTH_WAITING < trial.end ? fallback : trial;
+      if (trial.inWindow)
+        return !fallback ? trial : fallback.end + WORTH_WAITING < trial.end ? fallback : { ...trial, none: fallback.none };
       if (trial.slots.length === group.length && (!fallback || trial.end < fallback.end)) fallback = trial;
       after = trial.slots[0].slot.start + (attempt < 40 ? 5 : 45);
       if (fallback && after > fallback.end + WORTH_WAITING) return fallback;
     }
     return fallback;
+  }
+
+  /** The group in the stays it was agreed for, as soon in them as may be; null where that cannot be, or nothing was agreed. */
+  #asAgreed(group: readonly Activity[], from: Minute): Trial | null {
+    const stays = group.map(({ agreed }) => (agreed === undefined ? undefined : this.#timeline.stayOf(agreed)));
+    if (stays.every((stay) => stay === undefined)) return null;
+    const trial = this.#tryFrom(
+      group.map((activity, index) => {
+        const stay = stays[index];
+        return stay === undefined || (activity.notBefore ?? 0) >= stay.from
+          ? activity
+          : { ...activity, notBefore: stay.from, notBeforeWhy: 'it was agreed for this stay' };
+      }),
+      from,
+    );
+    if (trial === 'never' || trial.slots.length < group.length) return null;
+    const kept = trial.slots.every(({ slot }, index) => slot.start < (stays[index]?.to ?? Number.POSITIVE_INFINITY));
+    return kept ? trial : null;
   }
 
   /** Places the group with its first member not before `after`; a partial trial when a later member finds no place. */
@@ -216,10 +295,16 @@ class Placement {
       if (first !== null && slot.start > first + 1e-6) inWindow = false;
       slots.push({ activity, slot, span });
       ends.set(activity.id, slot.end);
-      this.#timeline.add({ id: activity.id, start: slot.start, end: slot.end, mix: activity.mix });
+      this.#timeline.add(blockOf(activity, slot));
     }
-    for (const { activity } of slots) this.#timeline.remove(activity.id);
-    return { slots, end: Math.max(...slots.map(({ slot }) => slot.end)), inWindow: inWindow && slots.length === group.length };
+    for (const { activity, slot } of slots) this.#timeline.remove({ id: activity.id, start: slot.start });
+    const [{ slot: first }] = slots;
+    return {
+      slots,
+      end: Math.max(...slots.map(({ slot }) => slot.end)),
+      inWindow: inWindow && slots.length === group.length,
+      none: first.start,
+    };
   }
 
   /** Stretches in which an activity may start: all its gaps at once. `first`: when the soonest window with an end shuts. */
@@ -239,12 +324,13 @@ class Placement {
 
   #commit(trial: Trial): void {
     for (const { activity, slot } of trial.slots) {
-      this.#timeline.add({ id: activity.id, start: slot.start, end: slot.end, mix: activity.mix });
+      this.#timeline.add(blockOf(activity, slot));
       this.#placed.set(activity.id, {
         id: activity.id,
         start: slot.start,
         end: slot.end,
         scuff: slot.scuff,
+        saved: slot.saved,
         hold: this.#holdOf(activity, slot),
       });
     }
@@ -326,8 +412,16 @@ export function intersect(one: readonly Allowed[], other: readonly Allowed[]): A
   return result.sort((a, b) => a.from - b.from);
 }
 
+function blockOf({ id, mix, setUp }: Activity, { start, end, across }: Slot): Block {
+  return { id, start, end, ...(mix === undefined ? {} : { mix }), ...(setUp ? { batch: setUp.batch } : {}), ...(across ? { across } : {}) };
+}
+
 function overlaps(trial: Trial, done: Trial, reach: number): boolean {
-  return trial.slots.some(({ slot }) =>
-    done.slots.some((other) => slot.start < other.slot.end + reach && other.slot.start < slot.end + reach),
+  return trial.slots.some(({ activity, slot }) =>
+    done.slots.some((other) => {
+      // Another mix in the same stay makes a change of paint, and ends a set-up that was shared over other work.
+      const near = activity.mix !== undefined && other.activity.mix !== undefined && activity.mix !== other.activity.mix ? DAY : reach;
+      return slot.start < other.slot.end + near && other.slot.start < slot.end + near;
+    }),
   );
 }

@@ -1,20 +1,36 @@
 import type { Minute } from '#core/units/index';
 import type { Activity, Allowed, FreeInterval, HoldKind } from './model.ts';
 
-export type Block = { readonly id: string; readonly start: Minute; readonly end: Minute; readonly mix?: string };
+export type Block = {
+  readonly id: string;
+  readonly start: Minute;
+  readonly end: Minute;
+  readonly mix?: string;
+  readonly batch?: string;
+  /** Its set-up is that of an earlier block with its mix: no other mix may come between. */
+  readonly across?: boolean;
+};
 
 export type Slot = {
   readonly start: Minute;
   readonly end: Minute;
   readonly scuff: boolean;
+  readonly saved: number;
+  readonly across: boolean;
   readonly hold: { readonly by: HoldKind; readonly with?: string };
 };
+
+/** What stands in the way of a start, and when it no longer does. `mixing`: by its paint. */
+type Clash = { readonly id: string; readonly freeAt: Minute; readonly mixing: boolean };
+
+const NOTHING_SPARED = { saved: 0, across: false } as const;
 
 /** What the person is doing, in order of time. One attended activity at a time; two mixes in the booth keep their distance. */
 export class Timeline {
   readonly #free: readonly FreeInterval[];
   readonly #changeover: number;
   readonly #blocks: Block[] = [];
+  readonly #gaps: (Minute | undefined)[] = [];
 
   constructor(free: readonly FreeInterval[], changeover: number) {
     this.#free = free;
@@ -23,11 +39,36 @@ export class Timeline {
 
   add(block: Block): void {
     this.#blocks.splice(this.#firstAfter(block.start), 0, block);
+    this.#gaps[this.#freeIndex(block.start)] = undefined;
   }
 
-  remove(id: string): void {
-    const index = this.#blocks.findIndex((block) => block.id === id);
-    if (index >= 0) this.#blocks.splice(index, 1);
+  remove({ id, start }: Pick<Block, 'id' | 'start'>): void {
+    let index = this.#firstAfter(start) - 1;
+    while (index >= 0 && this.#blocks[index].id !== id) index--;
+    if (index < 0) return;
+    this.#gaps[this.#freeIndex(this.#blocks[index].start)] = undefined;
+    this.#blocks.splice(index, 1);
+  }
+
+  /** The longest stretch of a stay in which nothing stands yet; remembered until something does. */
+  #largestGap(stay: number): Minute {
+    const known = this.#gaps[stay];
+    if (known !== undefined) return known;
+    const { from, to } = this.#free[stay];
+    let [largest, at] = [0, from];
+    for (let i = this.#firstAfter(from - 1e-9); i < this.#blocks.length && this.#blocks[i].start < to; i++) {
+      largest = Math.max(largest, this.#blocks[i].start - at);
+      at = this.#blocks[i].end;
+    }
+    const gap = Math.max(largest, to - at);
+    this.#gaps[stay] = gap;
+    return gap;
+  }
+
+  /** The stay a moment lies in; undefined: it lies in none. */
+  stayOf(at: Minute): FreeInterval | undefined {
+    const stay = this.#free[this.#freeIndex(at)];
+    return stay && stay.from <= at ? stay : undefined;
   }
 
   /** The earliest start inside the allowed stretches, not before `after`; null if there is none. */
@@ -46,13 +87,21 @@ export class Timeline {
 
   #inSpan(activity: Activity, minutes: number, from: Minute, latestStart: Minute): Omit<Slot, 'scuff'> | null {
     let hold: Slot['hold'] = { by: 'calendar' };
+    const least = minutes - (activity.setUp?.minutes ?? 0);
     for (let i = this.#freeIndex(from); i < this.#free.length; i++) {
       const free = this.#free[i];
       if (free.from > latestStart) return null;
+      if (this.#largestGap(i) < least - 1e-9) {
+        hold = { by: 'calendar' };
+        continue;
+      }
       let start = Math.max(from, free.from);
       if (start > from) hold = { by: 'calendar' };
-      while (start + minutes <= free.to + 1e-9 && start <= latestStart + 1e-9) {
-        const clash = this.#clash(activity, start, start + minutes);
+      while (start <= latestStart + 1e-9) {
+        const spared = this.#spared(activity, start, free);
+        const end = start + minutes - spared.saved;
+        if (end > free.to + 1e-9) break;
+        const clash = this.#clash(activity, start, end, free) ?? this.#changing(activity, start, end, free);
         if (clash) {
           hold = { by: clash.mixing ? 'resource' : 'person', with: clash.id };
           start = clash.freeAt;
@@ -65,23 +114,76 @@ export class Timeline {
           start = air;
           continue;
         }
-        return { start, end: start + minutes, hold };
+        return { start, end, hold, ...spared };
       }
     }
     return null;
   }
 
-  #clash(activity: Activity, start: Minute, end: Minute): { id: string; freeAt: Minute; mixing: boolean } | null {
+  /** Set-up spared at a start: all of it right behind the same batch, some where the booth still holds its mix in this stay. */
+  #spared({ setUp, mix }: Activity, start: Minute, stay: FreeInterval): Pick<Slot, 'saved' | 'across'> {
+    if (!setUp) return NOTHING_SPARED;
+    for (let i = this.#firstAfter(start) - 1; i >= 0 && this.#blocks[i].start >= stay.from - 1e-9; i--) {
+      const { end, batch, mix: before } = this.#blocks[i];
+      if (batch === setUp.batch && end >= start - 1e-6) return { saved: setUp.minutes, across: false };
+      if (mix === undefined || setUp.again === undefined) return NOTHING_SPARED;
+      if (before !== undefined) return batch === setUp.batch ? { saved: setUp.minutes - setUp.again, across: true } : NOTHING_SPARED;
+    }
+    return NOTHING_SPARED;
+  }
+
+  #clash(activity: Activity, start: Minute, end: Minute, stay: FreeInterval): Clash | null {
     const reach = this.#changeover;
-    for (let i = Math.max(0, this.#firstAfter(start - 24 * 60) - 1); i < this.#blocks.length; i++) {
+    // Blocks never overlap: only what ends within reach of the start can be in the way.
+    let first = this.#firstAfter(start);
+    while (first > 0 && this.#blocks[first - 1].end + reach > start) first--;
+    for (let i = first; i < this.#blocks.length; i++) {
       const block = this.#blocks[i];
-      if (block.start >= end + reach) return null;
+      if (block.start >= end + reach) return this.#comesBetween(activity, i, stay);
       const distance = activity.mix !== undefined && block.mix !== undefined && block.mix !== activity.mix ? reach : 0;
       if (block.end + distance > start + 1e-9 && block.start < end + distance - 1e-9) {
         return { id: block.id, freeAt: block.end + distance, mixing: distance > 0 && (block.end <= start || block.start >= end) };
       }
     }
     return null;
+  }
+
+  /**
+   * Clearing the nozzle and taking up another paint is work of the same person: nothing else is done in those minutes, right before
+   * the first coat of the other mix.
+   */
+  #changing({ mix }: Activity, start: Minute, end: Minute, stay: FreeInterval): Clash | null {
+    const next = this.#firstAfter(start);
+    const own = this.#sprayedBefore(next, stay);
+    const before = this.#blocks[next - 1];
+    if (mix !== undefined && own && own.mix !== mix && before.end + this.#changeover > start + 1e-9)
+      return { id: own.id, freeAt: before.end + this.#changeover, mixing: true };
+    const last = mix ?? own?.mix;
+    const sprayed = last === undefined ? -1 : this.#sprayedAfter(next, stay);
+    const other = this.#blocks[sprayed];
+    if (!other || other.mix === last) return null;
+    const until = sprayed === next ? end : this.#blocks[sprayed - 1].end;
+    return until > other.start - this.#changeover + 1e-9 ? { id: other.id, freeAt: other.end, mixing: true } : null;
+  }
+
+  /** The last block of a stay before a place in the line that uses the booth. */
+  #sprayedBefore(next: number, stay: FreeInterval): Block | null {
+    for (let i = next - 1; i >= 0 && this.#blocks[i].start >= stay.from - 1e-9; i--)
+      if (this.#blocks[i].mix !== undefined) return this.#blocks[i];
+    return null;
+  }
+
+  /** The place of the next block of a stay that uses the booth; -1: none. */
+  #sprayedAfter(next: number, stay: FreeInterval): number {
+    for (let i = next; i < this.#blocks.length && this.#blocks[i].start < stay.to; i++) if (this.#blocks[i].mix !== undefined) return i;
+    return -1;
+  }
+
+  /** The booth is kept for the mix that a later block counts on. */
+  #comesBetween({ mix }: Activity, from: number, stay: FreeInterval): Clash | null {
+    if (mix === undefined) return null;
+    const next = this.#blocks[this.#sprayedAfter(from, stay)];
+    return next?.across && next.mix !== mix ? { id: next.id, freeAt: next.end + this.#changeover, mixing: true } : null;
   }
 
   #freeIndex(at: Minute): number {

@@ -1,3 +1,4 @@
+import { NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import { airAt, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
 import { WORK_STAGES } from '#core/facts/index';
 import { busyTime, freeIntervals } from '#core/schedule/index';
@@ -27,14 +28,35 @@ export function hourViolations({ plan, facts, steps }: Verified): Violation[] {
 
 /** One paint in the booth at a time; and each part goes through its work in order. */
 export function orderViolations(verified: Verified): Violation[] {
-  const coats = verified.steps.filter((step) => step.coat);
-  const booth = coats.flatMap((step, index) => {
-    const before = coats[index - 1];
-    if (!before || before.coat?.mix === step.coat?.mix) return [];
-    const between = step.placed.start - before.placed.end;
-    return between < CHANGEOVER_MINUTES - TOLERANCE ? [broken('booth', step, `only ${between.toFixed(1)} min after another paint`)] : [];
+  const { steps, plan } = verified;
+  const stayOf = (step: PlacedStep) => plan.free.findIndex((span) => step.placed.start < span.to);
+  const booth = steps.flatMap((step, index) => {
+    const [worked, sprayed] = [steps[index - 1], steps.slice(0, index).findLast((own) => own.coat)];
+    const sameStay = sprayed && stayOf(sprayed) === stayOf(step);
+    const changed = step.coat && sameStay && sprayed.coat?.mix !== step.coat.mix;
+    const between = worked ? step.placed.start - worked.placed.end : Number.POSITIVE_INFINITY;
+    const rushed = changed && between < CHANGEOVER_MINUTES - TOLERANCE;
+    return [
+      ...(rushed ? [broken('booth', step, `only ${between.toFixed(1)} min to change the paint`)] : []),
+      ...setUpViolation(step, sameStay ? sprayed : undefined, worked),
+    ];
   });
-  return [...booth, ...partsWithSteps(verified).flatMap(({ steps }) => stageOrder(steps))];
+  return [...booth, ...partsWithSteps(verified).flatMap(({ steps: own }) => stageOrder(own))];
+}
+
+/** Set-up is spared only behind the same work done at once, or by the paint that is still in the booth, which is shaken again. */
+function setUpViolation(step: PlacedStep, sprayed: PlacedStep | undefined, worked: PlacedStep | undefined): Violation[] {
+  const { saved, start } = step.placed;
+  if (saved === 0) return [];
+  const atOnce = worked !== undefined && worked.placed.end >= start - TOLERANCE && sameWork(worked, step);
+  const stillIn = step.coat !== undefined && sprayed?.coat?.mix === step.coat.mix && sprayed.coat.hand === step.coat.hand;
+  const most = atOnce ? step.setup : stillIn ? step.setup - Math.min(step.setup, NEXT_COAT_SETUP_MINUTES) : 0;
+  return saved > most + TOLERANCE ? [broken('set-up', step, `${saved} min of set-up are left out, and nothing before it shares them`)] : [];
+}
+
+function sameWork(one: PlacedStep, other: PlacedStep): boolean {
+  if (one.coat && other.coat) return one.coat.mix === other.coat.mix && one.coat.hand === other.coat.hand;
+  return one.stage === other.stage && one.method === other.method && one.grit === other.grit;
 }
 
 const BEFORE_PAINT = WORK_STAGES.slice(0, WORK_STAGES.indexOf('clean') + 1);

@@ -22,7 +22,10 @@ export function Frame() {
   }, []);
   return (
     <>
-      <PlanProvider waiting={(state) => (state === 'not-started' ? <Suspense>{<FirstRun />}</Suspense> : <Waiting state={state} />)}>
+      <PlanProvider
+        steady={atBench}
+        waiting={(state) => (state === 'not-started' ? <Suspense>{<FirstRun />}</Suspense> : <Waiting state={state} />)}
+      >
         {atBench ? (
           <Outlet />
         ) : (

@@ -2,7 +2,9 @@ import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { Turns } from '#core/schedule/index';
 import { planner } from '../workers/planner.ts';
+import { LookedProvider, useBetterPlan } from './useBetterPlan.ts';
 import { showsNow, useFacts, type WorkshopState } from './useFacts.ts';
 
 export type Planned = {
@@ -33,9 +35,12 @@ const REPLAN_MS = 60_000;
 /** Keeps a plan of the newest facts: redrawn on a fact, an event or a passed minute, never more. */
 export function PlanProvider({
   children,
+  steady,
   waiting,
 }: {
   children: ReactNode;
+  /** At the bench no better plan is taken up: what is being done stays. */
+  steady: boolean;
   waiting: (state: 'loading' | 'away' | 'not-started') => ReactNode;
 }) {
   const { facts, demo, state, loaded, failed } = useFacts();
@@ -44,6 +49,12 @@ export function PlanProvider({
   const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
   const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
   const newest = useRef(0);
+  const turns = useRef<Turns | undefined>(undefined);
+  const started = facts.workshop[0]?.started ?? false;
+  const looked = useBetterPlan(facts, started && !steady && stayMinutes === undefined, turns, (plan) => {
+    newest.current++;
+    setResult({ plan, facts });
+  });
 
   useEffect(() => {
     const timer = setInterval(() => setMinute(nowMinute()), REPLAN_MS);
@@ -51,14 +62,14 @@ export function PlanProvider({
   }, []);
 
   useEffect(() => {
-    if (!facts.workshop[0]?.started) return;
+    if (!started) return;
     const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
-    planner.plan(facts, now, stayMinutes).then((plan) => {
+    planner.plan(facts, now, stayMinutes, turns.current).then((plan) => {
       if (request !== newest.current) return;
       setResult({ plan, facts });
     });
-  }, [facts, minute, stayMinutes]);
+  }, [facts, minute, stayMinutes, started]);
 
   // With the page itself, not before it: an edit is made on what its person saw.
   useLayoutEffect(() => {
@@ -84,7 +95,11 @@ export function PlanProvider({
     };
   }, [result, demo, setAside, trouble, asLastSeen, phone, stayMinutes]);
 
-  if (loaded && !facts.workshop[0]?.started) return <>{waiting('not-started')}</>;
+  if (loaded && !started) return <>{waiting('not-started')}</>;
   if (!value) return <>{waiting(failed ? 'away' : 'loading')}</>;
-  return <Context.Provider value={value}>{children}</Context.Provider>;
+  return (
+    <Context.Provider value={value}>
+      <LookedProvider value={looked}>{children}</LookedProvider>
+    </Context.Provider>
+  );
 }

@@ -2,8 +2,10 @@ import { newId } from '../app/newId.ts';
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';
 import {
+  BetterPlan,
   type Change,
   changesFor,
+  DEFAULT_SEED,
   filmsAhead,
   type FilmsAhead,
   type Gain,
@@ -14,6 +16,7 @@ import {
   outlook,
   plan,
   type Plan,
+  planAnew,
   planView,
   type PlanView,
   type PricedWay,
@@ -26,6 +29,7 @@ import {
   type WhatIfAnswer,
   whatIf,
 } from '#core/plan/index';
+import type { Turns } from '#core/schedule/index';
 import { expose } from 'comlink';
 
 type Standing = { readonly facts: Facts; readonly now: number; readonly conditions: Conditions };
@@ -38,6 +42,12 @@ let trials: Trials | null = null;
 /** A change that was tried, what it gains, and how many there are in all; none where there is nothing to try. */
 export type Tried = { readonly label: string; readonly gain: Gain | null; readonly all: number };
 
+/** How far a search for a better plan has come. */
+export type Looked = { readonly round: number; readonly of: number };
+export type Better = { readonly plan: PlanView; readonly turns: Turns };
+let looking: BetterPlan | null = null;
+let stopped: BetterPlan | null = null;
+
 /** The facts asked about with the air of that minute; null means those handed over before. */
 function standing(facts: Facts | null, now: number): Standing {
   const own = facts ?? held?.facts;
@@ -48,8 +58,25 @@ function standing(facts: Facts | null, now: number): Standing {
 
 /** The plan is worked out here, away from the finger. */
 const api = {
-  plan(facts: Facts | null, now: number, stayMinutes?: number): PlanView {
-    return planView(plan({ ...standing(facts, now), stayMinutes }));
+  plan(facts: Facts | null, now: number, stayMinutes?: number, turns?: Turns): PlanView {
+    return planView(plan({ ...standing(facts, now), stayMinutes, turns }));
+  },
+  /** Looks for a better plan until the rounds are used up, it is stopped, or a newer search begins; null where there is none. */
+  async better(facts: Facts | null, now: number, turns: Turns | undefined, tell: (looked: Looked) => void): Promise<Better | null> {
+    const search = new BetterPlan({ ...standing(facts, now), turns, seed: DEFAULT_SEED });
+    looking = search;
+    while (looking === search && search.next()) {
+      tell({ round: search.round, of: search.of });
+      // Whoever asks for something else is let in between two rounds.
+      await new Promise((resolve) => setTimeout(resolve));
+    }
+    const found = looking === search || stopped === search ? search.found() : null;
+    return found && { plan: planView(found.plan), turns: found.turns };
+  },
+  /** The search ends with the best so far. */
+  enough(): void {
+    stopped = looking;
+    looking = null;
   },
   outlook(facts: Facts | null, now: number, piece: Piece): Outlook {
     const own = standing(facts, now);
@@ -73,8 +100,9 @@ const api = {
   sooner(facts: Facts | null, now: number, piece: Piece, number: number): Tried | null {
     const own = standing(facts, now);
     if (trials?.of !== own || trials.pieceId !== piece.id) {
-      const asIs = plan({ ...own, datesOf: [] });
-      trials = { of: own, pieceId: piece.id, asIs, changes: changesFor(piece, own.facts, asIs, own.conditions) };
+      const anew = planAnew(own.facts);
+      const asIs = plan({ ...own, facts: anew, datesOf: [] });
+      trials = { of: own, pieceId: piece.id, asIs, changes: changesFor(piece, anew, asIs, own.conditions) };
     }
     const change = trials.changes[number];
     if (!change) return null;

@@ -1,12 +1,15 @@
 import type { Facts } from '#core/facts/index';
-import { type Remote, wrap } from 'comlink';
-import type { PlanApi } from './plan.worker.ts';
+import type { Turns } from '#core/schedule/index';
+import { proxy, type Remote, wrap } from 'comlink';
+import type { Better, Looked, PlanApi } from './plan.worker.ts';
 
 type Asked<K extends keyof PlanApi> = PlanApi[K] extends (facts: Facts | null, ...rest: infer Rest) => infer Answer
   ? (facts: Facts, ...rest: Rest) => Promise<Answer>
   : never;
 
-type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways'>]: Asked<K> } & {
+type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enough'>]: Asked<K> } & {
+  readonly better: (facts: Facts, now: number, turns: Turns | undefined, tell: (looked: Looked) => void) => Promise<Better | null>;
+  readonly enough: () => void;
   readonly ways: (...asked: Parameters<PlanApi['ways']>) => Promise<ReturnType<PlanApi['ways']>>;
 };
 
@@ -41,5 +44,7 @@ export const planner: Planner = {
   films: (facts, ...rest) => aside().worker.films(aside().handed(facts), ...rest),
   sooner: (facts, ...rest) => aside().worker.sooner(aside().handed(facts), ...rest),
   sharpen: (facts, ...rest) => aside().worker.sharpen(aside().handed(facts), ...rest),
+  better: (facts, now, turns, tell) => aside().worker.better(aside().handed(facts), now, turns, proxy(tell)),
+  enough: () => void aside().worker.enough(),
   ways: (ways, pieceId, now) => aside().worker.ways(ways, pieceId, now),
 };

@@ -52,6 +52,10 @@ describe('files of earlier versions', () => {
     );
   });
 
+  it('of version 4: nothing is another', () => {
+    expect(read(frozen(4)).facts).toEqual(JSON.parse(frozen(4)).facts);
+  });
+
   it('of version 3: there are no charts yet, and nothing else is another', () => {
     const { charts, calendars, ...rest } = read(frozen(3)).facts;
     expect([charts, calendars]).toEqual([[], []]);

@@ -1,15 +1,21 @@
-import { type FreeInterval, type Gap, type Goal, type Problem, type Schedule, schedule } from '#core/schedule/index';
+import { type FreeInterval, type Gap, type Goal, type Problem, roomOf, type Schedule, schedule } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
 import { type Patient, withPatience } from './patience.ts';
 
 /** What matters to the person: the soonest end, the fewest stays, or the most room before windows shut (DESIGN §4). */
 
-export function scheduleFor(goal: Goal, problem: Problem, steps: readonly Step[]): Schedule {
+/** A schedule and the problem as it was put for the goal: placed again with other turns, it keeps to the goal. */
+export type ForGoal = Patient & {
+  /** What is to be said of steps that wait for the goal's sake. */
+  readonly told: (schedule: Schedule) => Schedule;
+};
+
+export function scheduleFor(goal: Goal, problem: Problem, steps: readonly Step[]): ForGoal {
   const soonest = withPatience(problem, steps);
   switch (goal) {
     case 'soonest':
-      return soonest.result;
+      return { ...soonest, told: (schedule) => schedule };
     case 'fewest-sessions':
       return inFewestStays(soonest);
     case 'calmest':
@@ -22,7 +28,7 @@ const MOST_TRIED = 40;
 const TOGETHER = 'kept for this stay: the fewest stays are what matters here';
 
 /** One stay after the other is given up, the least filled first, as long as everything still finds its place. */
-function inFewestStays({ problem, result }: Patient): Schedule {
+function inFewestStays({ problem, result }: Patient): ForGoal {
   let [free, best] = [problem.free, result];
   const kept = new Set<FreeInterval>();
   for (let tries = 0; tries < MOST_TRIED; tries++) {
@@ -38,7 +44,7 @@ function inFewestStays({ problem, result }: Patient): Schedule {
     }
     [free, best] = [fewer, tried];
   }
-  return best === result ? result : withTextFor(best, problem.free, free);
+  return { problem: { ...problem, free }, result: best, told: (schedule) => withTextFor(schedule, problem.free, free) };
 }
 
 /** Minutes at the bench in each stay that is used. */
@@ -70,30 +76,16 @@ const WEEK: Minute = 7 * 24 * 60;
 const ROOMS: readonly Minute[] = [24 * 60, 12 * 60, 6 * 60, 3 * 60, 90, 45, 20];
 
 /** The plan whose tightest window leaves most, then with the most room in all; asked for so much, some of it can be kept. */
-function withMostRoom({ problem, result }: Patient): Schedule {
-  const asked = ROOMS.map((room) => schedule({ ...problem, gaps: problem.gaps.map((gap) => roomier(gap, room)) }));
-  const whole = [result, ...asked.filter((own) => own.unplaced.length <= result.unplaced.length)];
-  const calm = whole.map((own) => ({ own, ...roomOf(own, problem) }));
-  return calm.reduce((best, next) => (next.least > best.least || (next.least === best.least && next.sum > best.sum) ? next : best)).own;
-}
-
-/** Room beyond a day calms nobody further. */
-const DAY: Minute = 24 * 60;
-
-/** Room before the windows that the steps of a schedule lie in: the least, and all of it. */
-function roomOf({ placed }: Schedule, { gaps }: Problem): { readonly least: Minute; readonly sum: Minute } {
-  let [least, sum] = [DAY, 0];
-  for (const gap of gaps) {
-    const own = placed.get(gap.to);
-    if (!own || gap.from.some((id) => !placed.has(id))) continue;
-    const stretch = gap
-      .allowed((id) => placed.get(id)?.end ?? 0)
-      .find(({ from, to }) => own.start >= from - 1e-6 && (to === null || own.start <= to + 1e-6));
-    if (stretch?.to == null) continue;
-    const room = Math.min(DAY, Math.max(0, stretch.to - own.start));
-    [least, sum] = [Math.min(least, room), sum + room];
-  }
-  return { least, sum };
+function withMostRoom(soonest: Patient): ForGoal {
+  const { problem, result } = soonest;
+  const asked = ROOMS.map((room): Patient => {
+    const roomy = { ...problem, gaps: problem.gaps.map((gap) => roomier(gap, room)) };
+    return { problem: roomy, result: schedule(roomy) };
+  });
+  const whole = [soonest, ...asked.filter((own) => own.result.unplaced.length <= result.unplaced.length)];
+  const calm = whole.map((own) => ({ own, ...roomOf(own.result, problem) }));
+  const best = calm.reduce((most, next) => (next.least > most.least || (next.least === most.least && next.sum > most.sum) ? next : most));
+  return { ...best.own, told: (schedule) => schedule };
 }
 
 function roomier(gap: Gap, room: Minute): Gap {

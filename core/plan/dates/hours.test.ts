@@ -127,7 +127,6 @@ describe('what matters', () => {
   ];
   const soonest = planned(pieces());
   const staysOf = (result: typeof soonest) => result.sessions.length;
-  const lastEnd = (result: typeof soonest) => Math.max(...result.steps.map(({ placed }) => placed?.end ?? Number.POSITIVE_INFINITY));
   /** Room before each window that shuts. */
   const rooms = (result: typeof soonest) =>
     result.steps.flatMap(({ placed, window }) => (placed && window?.to != null ? [window.to - placed.start] : []));
@@ -135,7 +134,6 @@ describe('what matters', () => {
     const fewest = planned(pieces(), { goal: 'fewest-sessions' });
     expect(staysOf(fewest)).toBeLessThan(staysOf(soonest));
     expect(fewest.steps.every(({ placed }) => placed !== null)).toBe(true);
-    expect(lastEnd(fewest)).toBeGreaterThanOrEqual(lastEnd(soonest));
   });
   it('the most room leaves no window tighter than the soonest end does', () => {
     const calmest = planned(pieces(), { goal: 'calmest' });

@@ -1,5 +1,7 @@
+export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './evening.ts';
 export { type MovedStep, movedSteps } from './moved.ts';
 export type { PlannedStep, WetNearby } from './plannedStep.ts';
+export { PIN_LEEWAY, pinsOf } from './pins.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
 export { type ColourUse, mixesLast, type MixLasts, plannedInColour } from './oneMix.ts';
@@ -7,5 +9,5 @@ export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
 export { paintNeeds, waitForPaint } from './supply.ts';
 export { byUrgency, neededMoment } from './urgency.ts';
-export { scheduleSteps } from './scheduling.ts';
+export { type Placing, placingOf } from './scheduling.ts';
 export { withWindows } from './windows.ts';

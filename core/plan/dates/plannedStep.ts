@@ -15,6 +15,10 @@ export type PlannedStep = Step & {
   readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
   /** When it could start again if this window were missed; null where it never could or never shuts. */
   readonly missedUntil: Minute | null;
+  /** When what is mixed for it must be used up; absent: nothing is mixed, or it keeps. */
+  readonly mixGoodUntil?: Minute;
+  /** When it was pinned to by hand; later than that by more than a little: it could not be kept. */
+  readonly pinnedTo?: Minute;
   /** What has to be done with the part once the step is done. */
   readonly afterwards?: string;
   /** A mask: when its film bears a hand, though not yet tape; absent where tape need not wait. */

@@ -1,46 +1,130 @@
+import { NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import type { Conditions } from '#core/drying/index';
 import type { Workshop } from '#core/facts/index';
-import { type Activity, benchIntervals, type FreeInterval, type Gap, outsideQuiet, type Schedule } from '#core/schedule/index';
-import type { Minute } from '#core/units/index';
+import {
+  type Activity,
+  benchIntervals,
+  type FreeInterval,
+  type Gap,
+  type Improved,
+  inTurn,
+  type Judge,
+  NO_TURNS,
+  outsideQuiet,
+  type Problem,
+  type Schedule,
+  type Turns,
+} from '#core/schedule/index';
+import { DAY, type Minute } from '#core/units/index';
 import { gapOf } from '../steps/index.ts';
 import type { PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
 import { SprayAir } from './air.ts';
 import { scheduleFor } from './goals.ts';
-import { pressure } from './urgency.ts';
+import { agreedStarts, pinsOf, stepsBefore } from './pins.ts';
+import { neededMoment, pressure } from './urgency.ts';
+import { judgeFor } from './worth.ts';
 
 /** Clean-up and set-up between two paints in the booth (BRIEF §12). */
 const CHANGEOVER_MINUTES = 8;
 
-/** Every step that is not stopped, placed into the free hours. */
-export function scheduleSteps(
+/** A first schedule of the steps, and what is needed to make it better. */
+export type Placing = {
+  readonly problem: Problem;
+  readonly first: Improved;
+  readonly judge: Judge;
+  readonly ownerOf: (stepId: string) => string;
+  /** What was agreed for the first stay that something had to leave, the last of it first. */
+  readonly crowding: readonly string[];
+  /** The schedule with its reasons in words. */
+  readonly told: (schedule: Schedule) => Schedule;
+};
+
+/** Every step that is not stopped, placed into the free hours. @param turns who comes sooner and who later; found by improving */
+export function placingOf(
   steps: readonly Step[],
   free: readonly FreeInterval[],
   context: PlanContext,
   conditions: Conditions,
-): Schedule {
+  turns: Turns = NO_TURNS,
+): Placing {
   const { now, workshop, history, facts, clocks } = context;
   const live = steps.filter((step) => step.stopped === undefined);
   const ids = new Set(live.map((step) => step.id));
-  const agreed = facts.agreed[0]?.starts ?? {};
+  const agreed = agreedStarts(live, facts, now);
+  const pins = pinsOf(live, facts, now);
+  const leading = stepsBefore(pins.keys(), live);
   const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now, workshop.timeZone)]));
   const air = new SprayAir(conditions, workshop.sprayPlaceId, now, facts);
   const activities: Activity[] = live.map((step) => {
-    const put = history.notBefore.get(step.id);
-    const later = Math.max(step.notBefore ?? 0, put ?? 0);
+    const pin = pins.get(step.id);
+    const start = agreed.get(step.id);
     return {
       id: step.id,
       minutes: step.minutes,
       mix: step.coat?.mix,
-      priority: (urgency.get(step.pieceId) ?? 0) + (agreed[step.id] ? -60 : 0),
-      ...(later > 0 ? { notBefore: later, notBeforeWhy: put && put >= (step.notBefore ?? 0) ? 'you put it off' : step.notBeforeWhy } : {}),
+      ...setUpOf(step),
+      priority: (urgency.get(step.pieceId) ?? 0) + (pin !== undefined ? PINNED_FIRST : leading.has(step.id) ? LEADING_FIRST : 0),
+      ...(pin === undefined && start !== undefined ? { agreed: start } : {}),
+      ...notBeforeOf(step, history.notBefore.get(step.id), pin),
       ...allowedWhen(step, air, workshop),
     };
   });
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
   const usable = holdWindowsTogether(live, gaps).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
-  const problem = { now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES };
-  return withAirNamed(scheduleFor(workshop.goal ?? 'soonest', problem, live), live, air, workshop);
+  const plain = { now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES };
+  const pieceOf = new Map(live.map((step) => [step.id, step.pieceId]));
+  const ownerOf = (stepId: string) => pieceOf.get(stepId) ?? stepId;
+  const goal = workshop.goal ?? 'soonest';
+  const { problem, result, told } = scheduleFor(goal, inTurn(plain, turns, ownerOf), live);
+  const needed = new Map(
+    facts.pieces.flatMap((piece) => {
+      const by = neededMoment(piece, workshop.timeZone);
+      return by === null ? [] : [[piece.id, by] as const];
+    }),
+  );
+  const judge = judgeFor(goal, plain, live, { needed, pins, agreed });
+  return {
+    problem,
+    first: { result, turns: NO_TURNS, score: judge(result) },
+    judge,
+    ownerOf,
+    crowding: crowdingOf(result, agreed, plain.free),
+    told: (schedule) => withAirNamed(told(schedule), live, air, workshop),
+  };
+}
+
+function crowdingOf({ placed }: Schedule, agreed: ReadonlyMap<string, Minute>, free: readonly FreeInterval[]): string[] {
+  const stayOf = (at: Minute) => free.findIndex((span) => at < span.to);
+  const left = [...agreed].filter(([id, at]) => stayOf(placed.get(id)?.start ?? Number.POSITIVE_INFINITY) !== stayOf(at));
+  if (left.length === 0) return [];
+  const stay = stayOf(Math.min(...left.map(([, at]) => at)));
+  return [...agreed]
+    .filter(([, at]) => stayOf(at) === stay)
+    .sort((a, b) => b[1] - a[1])
+    .map(([id]) => id);
+}
+
+/** A pinned step takes its time before all others; what leads to it comes before what could take its place. */
+const PINNED_FIRST: Minute = -3 * DAY;
+const LEADING_FIRST: Minute = -DAY;
+
+/** The latest of what keeps a step: a parcel or a purchase, a word at the bench, a pin. */
+function notBeforeOf(step: Step, put: Minute | undefined, pin: Minute | undefined): Pick<Activity, 'notBefore' | 'notBeforeWhy'> {
+  const reasons = [
+    { at: step.notBefore ?? 0, why: step.notBeforeWhy },
+    { at: put ?? 0, why: 'you put it off' },
+    { at: pin ?? 0, why: 'you pinned it to then' },
+  ];
+  const last = reasons.reduce((latest, own) => (own.at >= latest.at ? own : latest));
+  return last.at > 0 ? { notBefore: last.at, notBeforeWhy: last.why } : {};
+}
+
+/** Set-up that a batch carried on spares; a coat come back to after other work still needs what a next coat does. */
+function setUpOf({ batch, setup, coat, minutes }: Step): Pick<Activity, 'setUp'> {
+  if (batch === null || setup === 0) return {};
+  const shared = Math.min(setup, minutes - 1);
+  return { setUp: { batch, minutes: shared, ...(coat ? { again: Math.min(shared, NEXT_COAT_SETUP_MINUTES) } : {}) } };
 }
 
 /** Air for a coat, and for what is loud an hour that is not quiet. */

@@ -71,6 +71,12 @@ function forcedMask(step: Step, placed: Placed, clocks: DryingClocks, endOf: End
   return from + WORTH_FORCING < placed.start ? from : null;
 }
 
+/** Until when what is mixed for a coat may be used. */
+function mixOf({ constraints }: Step, clocks: DryingClocks, endOf: EndOf): Pick<PlannedStep, 'mixGoodUntil'> {
+  const ends = constraints.flatMap(({ rule }) => (rule.is === 'pot-life' ? (allowedBy(rule, clocks, endOf)[0]?.to ?? []) : []));
+  return ends.length === 0 ? {} : { mixGoodUntil: Math.min(...ends) };
+}
+
 /** All steps with their places, their windows, and what has to be done with the part afterwards. */
 export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks): PlannedStep[] {
   const why = whyUnplaced(steps, result);
@@ -92,6 +98,7 @@ export function withWindows(steps: readonly Step[], result: Schedule, clocks: Dr
       placed,
       ...windowOf(placed, result, gaps),
       ...(forcedFrom === null ? {} : { forcedFrom }),
+      ...mixOf(step, clocks, endOf),
     };
   });
   return planned.map((step) => (boxed.has(step.id) ? { ...step, afterwards: DRY_BOX } : step));

@@ -176,6 +176,7 @@ export class StepChain {
       supplies: draft.supplies ?? [],
       stopped: this.#stopped,
       constraints: [...follows, ...constraints].map((constraint) => ({ ...constraint, scuffMinutes: Math.round(draft.scuffMinutes ?? 0) })),
+      batch: batchOf(draft),
       treatment: treatmentOf(draft, constraints, this.#position),
       tight: draft.tight ?? false,
       ...(draft.method ? { method: draft.method } : {}),
@@ -190,6 +191,12 @@ export class StepChain {
     this.#last = { step: id };
     return this.#last;
   }
+}
+
+/** Coats of one mix and tool are one batch whatever their number; other work by what is done. */
+function batchOf({ coat, setup, treatment }: StepDraft): string | null {
+  if (!setup) return null;
+  return coat ? `coat ${coat.mix} ${coat.hand}` : (treatment ?? null);
 }
 
 /** A step that shares a window with work already done is joined only with parts where that was done at the same time. */

@@ -23,6 +23,7 @@ export function pieceWide(
     source: 'default',
     supplies: [],
     constraints: [],
+    batch: null,
     treatment: null,
     tight: false,
     ...rest,

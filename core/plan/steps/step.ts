@@ -40,6 +40,8 @@ export type Step = {
   /** Why it cannot be scheduled: a stop verdict here or below. */
   readonly stopped?: string;
   readonly constraints: readonly Constraint[];
+  /** Steps with the same word, of whatever piece, are one batch and share its set-up; null: none to share. */
+  readonly batch: string | null;
   /** Steps of one piece with the same word are one treatment; null: never joined. */
   readonly treatment: string | null;
   /** Joined only with parts whose step before was joined with this one's too: they share a window. */

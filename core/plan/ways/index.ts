@@ -1,5 +1,5 @@
 export { type BoardProposal, designBoard, hasTileAlong, proposeBoard, tileAlong, type Varies } from './boards.ts';
 export { type Mended, pricedMends } from './mends.ts';
-export { type Change, changesFor, type Gain, gainOf } from './sooner.ts';
+export { type Change, changesFor, type Gain, gainOf, planAnew } from './sooner.ts';
 export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
 export { whatIf, type WhatIf, type WhatIfAnswer } from './whatIf.ts';

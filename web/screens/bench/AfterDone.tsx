@@ -6,13 +6,13 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
-import { doneEvents } from './doneEvent.ts';
+import { type Chosen, doneTogether } from './sideBySide.ts';
 
 export type JustDone = {
-  readonly step: PlannedStep;
+  /** Steps done in one go. */
+  readonly steps: readonly PlannedStep[];
   readonly events: readonly LogEvent[];
   readonly at: number;
-  readonly layerOf: (partId: string) => string | undefined;
 };
 
 const SHOWN_MS = 8000;
@@ -30,16 +30,16 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
   const undone = (): LogEvent[] => just.events.map((event) => ({ id: newId(), at: toIso(nowMinute()), kind: 'undo', undoes: event.id }));
   // What was asked with the step (what came off, how it parted) stands as it was answered.
   const answers = just.events.filter((event) => event.kind !== 'done');
-  const instead = (at: number, partIds?: readonly string[]) => {
+  const instead = (at: number, chosen?: Chosen) => {
     const again = answers.map((event): LogEvent => ({ ...event, id: newId(), at: toIso(at) }));
-    void logEvents([...undone(), ...again, ...doneEvents(just.step, newId, at, placeId, partIds, just.layerOf)]);
+    void logEvents([...undone(), ...again, ...doneTogether(just.steps, newId, at, placeId, chosen)]);
     onClose();
   };
-  const several = just.step.on.length > 1 && just.step.keys.length > 1;
+  const several = just.steps.length > 1 || just.steps.some(({ on, keys }) => on.length > 1 && keys.length > 1);
   return (
     <div role="status" className="w-full rounded-[3px] border border-[#8a8a8a] bg-[#202020] p-3 text-left">
       <p className="flex flex-wrap items-center gap-2">
-        <span className="mr-2 text-[#d0d0d0]">Logged: {just.step.title}. It was</span>
+        <span className="mr-2 text-[#d0d0d0]">Logged: {just.steps[0].title}. It was</span>
         {[5, 15, 30].map((minutes) => (
           <button key={minutes} type="button" className={`${BUTTON} font-mono`} onClick={() => instead(just.at - minutes)}>
             −{minutes} min
@@ -55,7 +55,7 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
         )}
       </p>
       {changing === 'time' && <DoneAt just={just} onAt={instead} />}
-      {changing === 'parts' && <OnlyThese step={just.step} onParts={(ids) => instead(just.at, ids)} />}
+      {changing === 'parts' && <OnlyThese steps={just.steps} onParts={(chosen) => instead(just.at, chosen)} />}
       <button
         type="button"
         className="mt-2 min-h-[56px] w-full rounded-[3px] border border-white text-lead font-[650]"
@@ -74,11 +74,14 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
 function DoneAt({ just, onAt }: { just: JustDone; onAt: (at: number) => void }) {
   const { facts, pieceById } = usePlan();
   const [at, setAt] = useState<number | null>(Math.floor(just.at));
-  const piece = pieceById.get(just.step.pieceId);
   const events = just.events.filter((event): event is DoneEvent => event.kind === 'done');
   const why =
-    piece &&
-    (events.map((event) => whenRefused(event, at ?? Number.NaN, piece, facts.events, nowMinute())).find((text) => text !== null) ?? null);
+    events
+      .flatMap((event) => {
+        const piece = pieceById.get(event.pieceId);
+        return piece ? [whenRefused(event, at ?? Number.NaN, piece, facts.events, nowMinute())] : [];
+      })
+      .find((text) => text !== null) ?? null;
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
       <MomentField label="Done at" value={at} onChange={setAt} problem={why} />
@@ -90,31 +93,46 @@ function DoneAt({ just, onAt }: { just: JustDone; onAt: (at: number) => void }) 
 }
 
 /** Of a row of several parts, those it was really done to. */
-function OnlyThese({ step, onParts }: { step: PlannedStep; onParts: (partIds: readonly string[]) => void }) {
+function OnlyThese({ steps, onParts }: { steps: readonly PlannedStep[]; onParts: (chosen: Chosen) => void }) {
   const { pieceById } = usePlan();
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const nameOf = (partId: string) =>
-    pieceById
-      .get(step.pieceId)
-      ?.parts.find((part) => part.id === partId)
-      ?.name.toLowerCase() ?? partId;
-  const toggle = (partId: string) => setChosen(chosen.includes(partId) ? chosen.filter((id) => id !== partId) : [...chosen, partId]);
+  const pieces = new Set(steps.map(({ pieceId }) => pieceId)).size;
+  const nameOf = ({ pieceId }: PlannedStep, partId: string) => {
+    const piece = pieceById.get(pieceId);
+    const part = piece?.parts.find(({ id }) => id === partId)?.name.toLowerCase() ?? partId;
+    return pieces > 1 ? `${piece?.name}, ${part}` : part;
+  };
+  const toggle = (key: string) => setChosen(chosen.includes(key) ? chosen.filter((own) => own !== key) : [...chosen, key]);
   return (
     <div className="mt-2 flex flex-wrap gap-2">
-      {step.on.map(({ partId }) => (
-        <button
-          key={partId}
-          type="button"
-          aria-pressed={chosen.includes(partId)}
-          className={`${BUTTON} ${chosen.includes(partId) ? '!border-2 !border-white font-[650]' : ''}`}
-          onClick={() => toggle(partId)}
-        >
-          {nameOf(partId)}
-        </button>
-      ))}
-      <button type="button" className={`${BUTTON} !border-white`} disabled={chosen.length === 0} onClick={() => onParts(chosen)}>
+      {steps.flatMap((step) =>
+        step.on.map(({ partId }) => {
+          const key = keyOf(step, partId);
+          return (
+            <button
+              key={key}
+              type="button"
+              aria-pressed={chosen.includes(key)}
+              className={`${BUTTON} ${chosen.includes(key) ? '!border-2 !border-white font-[650]' : ''}`}
+              onClick={() => toggle(key)}
+            >
+              {nameOf(step, partId)}
+            </button>
+          );
+        }),
+      )}
+      <button
+        type="button"
+        className={`${BUTTON} !border-white`}
+        disabled={chosen.length === 0}
+        onClick={() => onParts((step, partId) => chosen.includes(keyOf(step, partId)))}
+      >
         Only these were done
       </button>
     </div>
   );
+}
+
+function keyOf({ id }: PlannedStep, partId: string): string {
+  return `${id} ${partId}`;
 }

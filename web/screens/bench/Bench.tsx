@@ -12,7 +12,6 @@ import { useNow } from '../../app/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
 import { stepTitle } from '../../views/stepTitle.ts';
 import { AfterDone, type JustDone } from './AfterDone.tsx';
-import { doneEvents } from './doneEvent.ts';
 import { Checks } from './Checks.tsx';
 import { Finger } from './Finger.tsx';
 import { Inspections } from './Inspections.tsx';
@@ -20,10 +19,11 @@ import { OutcomeChoices, outcomeEvents } from './outcomes.tsx';
 import { Parted } from './Parted.tsx';
 import { partedEvents } from './partedEvents.ts';
 import { Looks } from './Looks.tsx';
+import { doneTogether, sideBySide } from './sideBySide.ts';
 import { SendNote } from './SendNote.tsx';
 import { keepAwake, ring } from './signals.ts';
-import { partKeyParts } from './stepKeyParts.ts';
-import { stayOf, wetNearbyText, whoText } from './stay.ts';
+import { TroubledPieces } from './TroubledPieces.tsx';
+import { partsOf, stayOf, wetNearbyText, whoText } from './stay.ts';
 import { useToGo } from './useToGo.ts';
 import { WindowBar } from './WindowBar.tsx';
 import { ZonesAtBench } from './ZonesAtBench.tsx';
@@ -41,10 +41,13 @@ export function Bench() {
   const [sheet, setSheet] = useState<Sheet>(null);
   const [justDone, setJustDone] = useState<JustDone | null>(null);
   const [said, setSaid] = useState('');
+  /** Steps of a batch that the fault is not on. */
+  const [spared, setSpared] = useState<readonly string[]>([]);
   const pressed = useRef<string | null>(null);
   const stay = stayOf(plan);
   const steps = useMemo(() => stay?.session.stepIds.flatMap((id) => stepById.get(id) ?? []) ?? [], [stay?.session, stepById]);
   const toGo = useToGo(steps, plan);
+  const batch = useMemo(() => sideBySide(steps), [steps]);
   const step = steps[0];
   const stepId = step?.id;
   const piece = step && pieceById.get(step.pieceId);
@@ -66,11 +69,10 @@ export function Bench() {
     if (!step || pressed.current === step.id) return;
     pressed.current = step.id;
     const at = Date.now() / 60_000;
-    const layerOf = (partId: string) => partKeyParts(step.keys[step.on.findIndex((on) => on.partId === partId)] ?? '').subject;
-    const events = doneEvents(step, newId, at, workshop.dryPlaceId, undefined, layerOf);
-    setJustDone({ step, events, at, layerOf });
+    const events = doneTogether(batch, newId, at, workshop.dryPlaceId);
+    setJustDone({ steps: batch, events, at });
     void logEvents(events);
-  }, [step, workshop.dryPlaceId]);
+  }, [step, batch, workshop.dryPlaceId]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -86,36 +88,43 @@ export function Bench() {
 
   if (!stay || !step || !piece) return <BenchDone justDone={justDone} onClose={() => setJustDone(null)} />;
 
-  const log = (event: LogEvent, words: string) => {
+  const log = (events: readonly LogEvent[], words: string) => {
     setSheet(null);
     setSaid(words);
-    void logEvents([event]);
+    void logEvents(events);
   };
   const wait = (until: number, text: string) =>
-    log({ id: newId(), at: toIso(now), kind: 'wait', pieceId: step.pieceId, stepKeys: [...step.keys], until: toIso(until) }, text);
+    log(
+      batch.map(({ pieceId, keys }) => ({ id: newId(), at: toIso(now), kind: 'wait', pieceId, stepKeys: [...keys], until: toIso(until) })),
+      text,
+    );
   const trouble = (sign: Sign) =>
     log(
-      {
-        id: newId(),
-        at: toIso(now),
-        kind: 'trouble',
-        pieceId: step.pieceId,
-        stepKeys: [...step.keys],
-        partIds: step.on.map((on) => on.partId),
-        sign,
-      },
+      batch
+        .filter(({ id }) => batch.length === 1 || !spared.includes(id))
+        .map(({ pieceId, keys, on }) => ({
+          id: newId(),
+          at: toIso(now),
+          kind: 'trouble',
+          pieceId,
+          stepKeys: [...keys],
+          partIds: on.map(({ partId }) => partId),
+          sign,
+        })),
       'Stopped. Let it cure, then look again: it is planned.',
     );
   const settle = (answered: (at: number) => readonly LogEvent[]) => {
     if (!step.asks || pressed.current === step.id) return;
     pressed.current = step.id;
     const at = Date.now() / 60_000;
-    const events = [...answered(at), ...doneEvents(step, newId, at, workshop.dryPlaceId, undefined, () => undefined)];
-    setJustDone({ step, events, at, layerOf: () => undefined });
+    const events = [...answered(at), ...doneTogether([step], newId, at, workshop.dryPlaceId)];
+    setJustDone({ steps: [step], events, at });
     void logEvents(events);
   };
-  const names = step.on.map((on) => piece.parts.find((part) => part.id === on.partId)?.name ?? '');
-  const closes = step.window?.to ?? null;
+  const who = partsOf(batch, pieceById).map(({ pieceId, names, pegs }) =>
+    whoText({ ...step, pegs }, pieceById.get(pieceId)?.name ?? '', names),
+  );
+  const closes = batch.reduce<number | null>((soonest, { window }) => sooner(soonest, window?.to ?? null), null);
   const nextFree = plan.free.find((span) => span.from > (stay.session.freeUntil ?? now));
 
   return (
@@ -127,14 +136,17 @@ export function Bench() {
           </Link>
           <span className="figure">{words.clock(now)}</span>
         </p>
-        <p className="mt-5 text-lead text-[#d0d0d0]">{whoText(step, piece.name, names)}</p>
+        <p className="mt-5 text-lead text-[#d0d0d0]">{who.join(' and ')}</p>
         <h1 className="!text-[38px] !leading-[1.1] !text-[#ffffff]">{stepTitle(step)}</h1>
         {step.coat && (
           <span aria-hidden className="mt-4 block h-[14px] border border-white/20" style={{ background: hexOf(step.coat.lab) }} />
         )}
         <Countdown ready={ready} opensIn={opensIn} closesIn={closes === null ? null : closes - now} />
         <WindowBar step={step} now={now} />
-        <ZonesAtBench step={step} piece={piece} />
+        {batch.map((own) => {
+          const of = pieceById.get(own.pieceId);
+          return of && <ZonesAtBench key={own.id} step={own} piece={of} />;
+        })}
         <p className="mt-4 text-[16px] leading-relaxed text-[#e4e4e4]">
           {step.detail ? `${asSentence(step.detail)} ` : ''}
           {step.missedUntil !== null &&
@@ -169,6 +181,7 @@ export function Bench() {
             <Choice onClick={() => wait(nextFree?.from ?? now + 1440, 'Put off to another day.')}>Another day</Choice>
           </Choices>
         )}
+        {sheet === 'trouble' && batch.length > 1 && <TroubledPieces steps={batch} spared={spared} onSpared={setSpared} />}
         {sheet === 'trouble' && (
           <Choices label="What do you see?">
             {FAULTS.map((fault) => (
@@ -227,6 +240,11 @@ function Countdown({ ready, opensIn, closesIn }: { ready: boolean; opensIn: numb
       )}
     </div>
   );
+}
+
+function sooner(one: number | null, other: number | null): number | null {
+  if (one === null || other === null) return one ?? other;
+  return Math.min(one, other);
 }
 
 /** 4:12 under an hour, 2 h 05 above. */

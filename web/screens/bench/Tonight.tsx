@@ -1,5 +1,6 @@
-import { LAY_OUT_MINUTES, PACK_UP_MINUTES } from '#core/schedule/index';
-import { localMoment, sentences, toMinute } from '#core/units/index';
+import { eveningOf } from '#core/plan/index';
+import { PACK_UP_MINUTES } from '#core/schedule/index';
+import { counted, localMoment, toMinute } from '#core/units/index';
 import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -7,18 +8,18 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Cautions } from '../../views/Cautions.tsx';
-import { PaintStrip } from '../../views/paint.tsx';
-import { stepTitle } from '../../views/stepTitle.ts';
-import { Why } from '../../views/Why.tsx';
-import { WorthAMinute } from './WorthAMinute.tsx';
+import { EveningFlow } from './EveningFlow.tsx';
+import { MovedHere } from './MovedHere.tsx';
 import { ToBuyBefore } from './ToBuyBefore.tsx';
-import { layOutText, packUpText, stayOf, whoText } from './stay.ts';
+import { WhySo } from './WhySo.tsx';
+import { WorthAMinute } from './WorthAMinute.tsx';
+import { stayOf } from './stay.ts';
 
 const LENGTHS = [20, 45, 90] as const;
 
 /** The opening screen: what this evening holds, in order, one row each. */
 export function Tonight() {
-  const { plan, stepById, pieceById, stayMinutes, setStayMinutes } = usePlan();
+  const { plan, stepById, stayMinutes, setStayMinutes } = usePlan();
   const words = useWords();
   const navigate = useNavigate();
   const stay = stayOf(plan);
@@ -34,7 +35,9 @@ export function Tonight() {
 
   if (!stay) return <NothingToDo />;
   const steps = stay.session.stepIds.flatMap((id) => stepById.get(id) ?? []);
-  const waiting = Math.max(0, stay.session.to - stay.session.from - stay.session.attendedMinutes);
+  const evening = eveningOf(stay.session, steps);
+  const working = stay.session.attendedMinutes + evening.rows.reduce((sum, row) => sum + (row.kind === 'change' ? row.minutes : 0), 0);
+  const waiting = Math.max(0, stay.session.to - stay.session.from - working);
   const heading = stay.on
     ? `Tonight, ${words.clock(stay.session.from)} to ${words.clock(stay.session.to + PACK_UP_MINUTES)}`
     : `Next, ${words.moment(stay.session.from)}`;
@@ -45,7 +48,7 @@ export function Tonight() {
           <div className="flex flex-wrap items-baseline gap-x-4">
             <h1 id="tonight">{heading}</h1>
             <span className="second">
-              {stay.session.attendedMinutes} min of work, {Math.round(waiting)} min of waits
+              {working} min of work, {Math.round(waiting)} of waits, {counted(evening.pieceIds.length, 'piece')}
             </span>
           </div>
           {stayMinutes !== undefined && !stay.on && (
@@ -67,44 +70,7 @@ export function Tonight() {
             {stay.on && <NotToday />}
           </fieldset>
         </div>
-        <ol>
-          <Row
-            at={stay.on ? 'first' : words.clock(stay.session.from - LAY_OUT_MINUTES)}
-            title="Lay out"
-            detail={layOutText(steps)}
-            minutes={LAY_OUT_MINUTES}
-          />
-          {steps.map((step) => {
-            const piece = pieceById.get(step.pieceId);
-            const names = step.on.map((on) => piece?.parts.find((part) => part.id === on.partId)?.name ?? '');
-            return (
-              <Row
-                key={step.id}
-                at={words.clock(step.placed?.start ?? 0)}
-                lab={step.coat?.lab}
-                title={stepTitle(step)}
-                minutes={step.minutes}
-                detail={
-                  <>
-                    <Link className="hover:underline" to={`/pieces/${step.pieceId}/dates`}>
-                      {whoText(step, piece?.name ?? '', names)}
-                    </Link>
-                    {step.afterwards && <strong className="font-[650]"> · {step.afterwards}</strong>}
-                    {step.window?.to != null && step.window.to - (step.placed?.start ?? 0) < 24 * 60 && (
-                      <>
-                        {' · '}
-                        <Why title="Why then?" text={sentences(step.placed?.hold.text, step.because)}>
-                          before {words.moment(step.window.to)}
-                        </Why>
-                      </>
-                    )}
-                  </>
-                }
-              />
-            );
-          })}
-          <Row at={words.clock(stay.session.to)} title="Pack up" detail={packUpText(steps)} minutes={PACK_UP_MINUTES} />
-        </ol>
+        <EveningFlow evening={evening} stay={stay} steps={steps} />
         <div className="noprint sticky bottom-0 -mx-4 -mb-5 sm:-mx-7 flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-4 py-3 sm:px-7">
           {stay.on ? (
             <Link to="/bench" className="act !min-h-[52px] px-6 text-lead" data-first="true">
@@ -123,6 +89,8 @@ export function Tonight() {
         </div>
       </section>
       <aside className="noprint space-y-5">
+        <WhySo evening={evening} minutes={stay.session.attendedMinutes} />
+        <MovedHere />
         <Cautions hazards={[...new Set(steps.flatMap((step) => step.hazards))]} />
         <ToBuyBefore />
         <HeldUp />
@@ -180,35 +148,6 @@ function HeldUp() {
         ))}
       </ul>
     </section>
-  );
-}
-
-function Row({
-  at,
-  title,
-  detail,
-  minutes,
-  lab,
-}: {
-  at: string;
-  title: string;
-  detail: React.ReactNode;
-  minutes: number;
-  lab?: Parameters<typeof PaintStrip>[0]['lab'];
-}) {
-  return (
-    <li className="grid min-h-[48px] grid-cols-[52px_12px_minmax(0,1fr)_56px] items-center gap-x-3 sm:gap-x-4 md:grid-cols-[58px_14px_minmax(220px,1.15fr)_minmax(180px,1.3fr)_64px] border-b border-hairline py-[6px]">
-      <time className="figure !text-body">
-        {at}
-        <span className="hidden print:block">☐ ___:___</span>
-      </time>
-      <PaintStrip lab={lab ?? null} />
-      <span className="text-[16px] leading-snug font-[650] text-ink">{title}</span>
-      <span className="second order-last col-span-2 col-start-3 text-small leading-snug md:order-none md:col-span-1 md:col-start-auto md:text-body">
-        {detail}
-      </span>
-      <span className="figure text-right">{minutes} min</span>
-    </li>
   );
 }
 

@@ -33,8 +33,15 @@ export function Dates({ piece, view }: SectionProps) {
       ...(facts.agreed[0]?.starts ?? {}),
       ...Object.fromEntries(placed.map((step) => [step.id, toIso(step.placed?.start ?? 0)])),
     };
-    void save('agreed', { id: 'agreed', at: toIso(nowMinute()), starts }, 'Agreed. Later plans stay near and say what moved.');
+    void save(
+      'agreed',
+      { ...facts.agreed[0], id: 'agreed', at: toIso(nowMinute()), starts },
+      'Agreed. Later plans stay near and say what moved.',
+    );
   };
+  const anew = () =>
+    void save('agreed', { ...facts.agreed[0], id: 'agreed', at: toIso(nowMinute()), starts: {} }, 'Planned anew, as soon as may be.');
+  const agreed = Object.keys(facts.agreed[0]?.starts ?? {}).some((key) => stepById.has(key));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="dates">
@@ -125,6 +132,11 @@ export function Dates({ piece, view }: SectionProps) {
             <button type="button" className="act mt-3" onClick={agree}>
               Agree these dates
             </button>
+            {agreed && (
+              <button type="button" className="act mt-3 ml-2" onClick={anew}>
+                Plan anew
+              </button>
+            )}
           </section>
         )}
       </aside>

@@ -1,0 +1,49 @@
+import type { Facts } from '#core/facts/index';
+import type { Turns } from '#core/schedule/index';
+import { createContext, type RefObject, useContext, useEffect, useState } from 'react';
+import type { Better, Looked } from '../workers/plan.worker.ts';
+import { planner } from '../workers/planner.ts';
+
+/** Who is still typing is not disturbed by a search for what is about to change. */
+const BEGIN_AFTER_MS = 400;
+
+/** How far the search for a better plan has come; null: none is on. */
+const LookedContext = createContext<Looked | null>(null);
+export const LookedProvider = LookedContext.Provider;
+export const useLooked = () => useContext(LookedContext);
+
+/**
+ * Looks for a better plan whenever the facts have changed, beside the page. At the bench, and for a stay of so many minutes, the
+ * plan stays as it is: nothing jumps under the finger.
+ */
+export function useBetterPlan(
+  facts: Facts,
+  wanted: boolean,
+  turns: RefObject<Turns | undefined>,
+  onBetter: (plan: Better['plan']) => void,
+): Looked | null {
+  const [looked, setLooked] = useState<Looked | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a search belongs to its facts; what is done with its answer may change
+  useEffect(() => {
+    if (!wanted) return;
+    let current = true;
+    const timer = setTimeout(() => {
+      const tell = (now: Looked) => {
+        if (current) setLooked(now);
+      };
+      void planner.better(facts, Date.now() / 60_000, turns.current, tell).then((better) => {
+        if (!current) return;
+        setLooked(null);
+        if (!better) return;
+        turns.current = better.turns;
+        onBetter(better.plan);
+      });
+    }, BEGIN_AFTER_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+      setLooked(null);
+    };
+  }, [facts, wanted]);
+  return looked;
+}
