@@ -17,12 +17,17 @@ import {
   plan,
   type Plan,
   planAnew,
+  type PinTried,
+  type PlannedStep,
   planView,
   type PlanView,
   type PricedWay,
   pricedMends,
   priceWays,
   sharpen,
+  type Shown,
+  startWith,
+  tryPin,
   type SharpenQuestion,
   type Way,
   type WhatIf,
@@ -41,6 +46,17 @@ let trials: Trials | null = null;
 
 /** A change that was tried, what it gains, and how many there are in all; none where there is nothing to try. */
 export type Tried = { readonly label: string; readonly gain: Gain | null; readonly all: number };
+
+/** The same for one step: when it would begin. */
+export type StepTried = { readonly label: string; readonly where: string; readonly start: number | null; readonly all: number };
+
+function trialsOf(piece: Piece, own: Standing): Trials {
+  if (trials?.of === own && trials.pieceId === piece.id) return trials;
+  const anew = planAnew(own.facts);
+  const asIs = plan({ ...own, facts: anew, datesOf: [] });
+  trials = { of: own, pieceId: piece.id, asIs, changes: changesFor(piece, anew, asIs, own.conditions) };
+  return trials;
+}
 
 /** How far a search for a better plan has come. */
 export type Looked = { readonly round: number; readonly of: number };
@@ -97,16 +113,21 @@ const api = {
     const own = standing(facts, now);
     return whatIf(own.facts, now, own.conditions, wish);
   },
+  /** A step put to another time, and what comes of it. */
+  pinned(facts: Facts | null, now: number, step: Pick<PlannedStep, 'id' | 'keys'>, at: number, shown: Shown): PinTried {
+    return tryPin(standing(facts, now), step, at, shown);
+  },
+  /** When one step would begin with the change of that number; null where there are no more. */
+  stepSooner(facts: Facts | null, now: number, piece: Piece, stepId: string, number: number): StepTried | null {
+    const { asIs, changes } = trialsOf(piece, standing(facts, now));
+    const change = changes[number];
+    return change ? { label: change.label, where: change.where, start: startWith(change, stepId, asIs), all: changes.length } : null;
+  },
   sooner(facts: Facts | null, now: number, piece: Piece, number: number): Tried | null {
-    const own = standing(facts, now);
-    if (trials?.of !== own || trials.pieceId !== piece.id) {
-      const anew = planAnew(own.facts);
-      const asIs = plan({ ...own, facts: anew, datesOf: [] });
-      trials = { of: own, pieceId: piece.id, asIs, changes: changesFor(piece, anew, asIs, own.conditions) };
-    }
-    const change = trials.changes[number];
+    const { asIs, changes } = trialsOf(piece, standing(facts, now));
+    const change = changes[number];
     if (!change) return null;
-    return { label: change.label, gain: gainOf(change, piece.id, trials.asIs), all: trials.changes.length };
+    return { label: change.label, gain: gainOf(change, piece.id, asIs), all: changes.length };
   },
   sharpen(facts: Facts | null, now: number, piece: Piece): SharpenQuestion[] {
     const own = standing(facts, now);

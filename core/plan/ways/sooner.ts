@@ -66,6 +66,17 @@ export function changesFor(piece: Piece, facts: Facts, asIs: Plan, conditions: C
   ];
 }
 
+/** When one step would begin with a change; null where that is not at least half an hour sooner. */
+export function startWith(change: Change, stepId: string, asIs: Plan): Minute | null {
+  const startIn = ({ steps }: Plan) => steps.find(({ id }) => id === stepId)?.placed?.start ?? null;
+  const start = startIn(plan({ facts: change.facts, now: asIs.now, conditions: change.conditions, datesOf: [] }));
+  const was = startIn(asIs);
+  return start === null || (was !== null && was - start < WORTH_A_CHANGE) ? null : start;
+}
+
+/** Half an hour is felt in one step. */
+const WORTH_A_CHANGE: Minute = 30;
+
 /** What one change gains, or null where the piece would not end at least an hour sooner. The plan as it is comes from the caller. */
 export function gainOf(change: Change, pieceId: string, asIs: Plan): Gain | null {
   const end = endOf(asIs, pieceId);

@@ -1,13 +1,26 @@
 import type { Session } from '#core/plan/index';
 
-/** Time to place on the board: bench minutes are drawn wider than drying minutes, by a factor that is said. */
-export type Axis = { readonly from: number; readonly to: number; readonly fold: number; readonly place: (at: number) => number };
+/** Time to place on the board, and back: bench minutes are drawn wider than drying minutes, by a factor that is said. */
+export type Axis = {
+  readonly from: number;
+  readonly to: number;
+  readonly fold: number;
+  readonly place: (at: number) => number;
+  /** The moment drawn at a place; outside the board its nearest end. */
+  readonly momentAt: (place: number) => number;
+};
 
 const SHARE_OF_BENCH = 0.5;
 const MOST_FOLD = 24;
 
 /** Piecewise straight: sessions take up to half the width between them. `plain` draws every minute alike. */
-export function foldedAxis(from: number, to: number, width: number, sessions: readonly Session[], plain: boolean): Axis {
+export function foldedAxis(
+  from: number,
+  to: number,
+  width: number,
+  sessions: readonly Pick<Session, 'from' | 'to'>[],
+  plain: boolean,
+): Axis {
   const spans = sessions
     .map((session) => ({ from: Math.max(from, session.from - 6), to: Math.min(to, session.to + 6) }))
     .filter((span) => span.to > span.from);
@@ -21,5 +34,14 @@ export function foldedAxis(from: number, to: number, width: number, sessions: re
     const benchBefore = spans.reduce((sum, span) => sum + Math.max(0, Math.min(inside, span.to) - span.from), 0);
     return (inside - from - benchBefore + benchBefore * fold) * scale;
   };
-  return { from, to, fold, place };
+  const momentAt = (wantedPlace: number) => {
+    let [low, high] = [from, to];
+    while (high - low > 0.25) {
+      const middle = (low + high) / 2;
+      if (place(middle) < wantedPlace) low = middle;
+      else high = middle;
+    }
+    return (low + high) / 2;
+  };
+  return { from, to, fold, place, momentAt };
 }

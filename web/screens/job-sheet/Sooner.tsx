@@ -1,52 +1,17 @@
-import type { Facts, Piece } from '#core/facts/index';
+import type { Piece } from '#core/facts/index';
 import type { Gain } from '#core/plan/index';
 import { counted } from '#core/units/index';
-import { useEffect, useRef, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
+import { useTrials } from '../../app/useTrials.ts';
 import { useWords } from '../../app/useWords.ts';
 import { planner } from '../../workers/planner.ts';
 import type { Tried } from '../../workers/plan.worker.ts';
-
-type Search = { readonly of: Facts; readonly tried: readonly Tried[]; readonly state: 'trying' | 'done' | 'stopped' | 'failed' };
 
 /** What would make the piece end sooner: each change planned anew by itself, shown as it comes. Nothing is changed. */
 export function Sooner({ piece, planned }: { piece: Piece; planned: number | null }) {
   const { facts, plan, pieceById } = usePlan();
   const words = useWords();
-  const [last, setLast] = useState<Search | null>(null);
-  // An answer of other facts would be a wrong one.
-  const search = last?.of === facts ? last : null;
-  const newest = useRef({ facts, asked: 0 });
-  newest.current.facts = facts;
-  useEffect(() => {
-    const { current } = newest;
-    return () => {
-      current.asked++;
-    };
-  }, []);
-
-  const stop = () => {
-    newest.current.asked++;
-    setLast((now) => now && { ...now, state: 'stopped' });
-  };
-  const look = async () => {
-    const own = ++newest.current.asked;
-    const isNewest = () => newest.current.asked === own && newest.current.facts === facts;
-    let tried: readonly Tried[] = [];
-    const show = (state: Search['state']) => isNewest() && setLast({ of: facts, tried, state });
-    show('trying');
-    try {
-      for (let number = 0; isNewest(); number++) {
-        const next = await planner.sooner(facts, plan.now, piece, number);
-        if (!next) break;
-        tried = [...tried, next];
-        show('trying');
-      }
-      show('done');
-    } catch {
-      show('failed');
-    }
-  };
+  const { search, look, stop } = useTrials<Tried>((number) => planner.sooner(facts, plan.now, piece, number));
   const gains = (search?.tried ?? []).flatMap(({ gain }) => gain ?? []).sort((a, b) => a.end - b.end);
   const vain = (search?.tried ?? []).filter(({ gain }) => gain === null);
   return (
