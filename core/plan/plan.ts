@@ -15,7 +15,7 @@ import {
   type Turns,
 } from '#core/schedule/index';
 import { type Limited, withinLimit } from '#core/survey/index';
-import type { Minute } from '#core/units/index';
+import { atLocal, type Minute } from '#core/units/index';
 import { dividedFacts } from '#core/zones/index';
 import {
   byUrgency,
@@ -33,6 +33,7 @@ import {
   sessionsOf,
   stayingForTape,
   waitForPaint,
+  withLaterPrices,
   withWetNearby,
   withWindows,
 } from './dates/index.ts';
@@ -137,7 +138,7 @@ export function finished({ context, seed, datesOf, rows }: Readied, schedule: Sc
     built.map(({ piece }) => piece),
     (...coat) => stepOf.get(coatKey(...coat)),
   );
-  const plannedSteps = withWetNearby(windowed, films, workshop.sprayPlaceId);
+  const plannedSteps = withLaterPrices(withWetNearby(windowed, films, workshop.sprayPlaceId), facts);
   const sessions = sessionsOf(plannedSteps, free, now);
   const around = { steps: plannedSteps, sessions, result, free, purchases, context };
   return {
@@ -184,7 +185,7 @@ function placeRows(
     const built = wholes.map(({ piece, beyond }) => ({
       piece,
       beyond,
-      steps: laidAside(piece, pieceSteps(piece, context, { longest, alone })),
+      steps: laidAside(piece, pieceSteps(piece, context, { longest, alone }), context),
     }));
     const steps = waitForPaint(
       built.flatMap(({ steps: own }) => (partByPart ? own.steps.map((step) => ({ ...step, batch: null })) : own.steps)),
@@ -199,11 +200,21 @@ function placeRows(
   return stuck.length === 0 ? joined : place(new Set(stuck.flatMap((step) => step.keys)));
 }
 
-/** A piece that is laid aside keeps its steps, and none of them has a date. */
-function laidAside({ held }: Piece, own: PieceSteps): PieceSteps {
+/** A piece that is laid aside keeps its steps: they wait for the day it is taken up again, or have no date without one. */
+function laidAside({ held }: Piece, own: PieceSteps, { now, workshop }: PlanContext): PieceSteps {
   if (!held) return own;
-  const stopped = `it is laid aside${held.where ? `, ${held.where}` : ''}: take it up again and it is planned`;
-  return { ...own, steps: own.steps.map((step) => ({ ...step, stopped: step.stopped ?? stopped })) };
+  const until = held.until === undefined ? null : atLocal(held.until, 0, workshop.timeZone);
+  if (until === null) {
+    const stopped = `it is laid aside${held.where ? `, ${held.where}` : ''}: take it up again and it is planned`;
+    return { ...own, steps: own.steps.map((step) => ({ ...step, stopped: step.stopped ?? stopped })) };
+  }
+  if (until <= now) return own;
+  return {
+    ...own,
+    steps: own.steps.map((step) =>
+      (step.notBefore ?? 0) >= until ? step : { ...step, notBefore: until, notBeforeWhy: 'it is laid aside until then' },
+    ),
+  };
 }
 
 const USUAL_ROW = 60;

@@ -25,6 +25,8 @@ import {
   pricedMends,
   priceWays,
   sharpen,
+  type Resumed,
+  resumedOn,
   type Shown,
   startWith,
   tryPin,
@@ -116,6 +118,10 @@ const api = {
   /** A step put to another time, and what comes of it. */
   pinned(facts: Facts | null, now: number, step: Pick<PlannedStep, 'id' | 'keys'>, at: number, shown: Shown): PinTried {
     return tryPin(standing(facts, now), step, at, shown);
+  },
+  /** What lying aside until a day costs a piece. */
+  resumed(facts: Facts | null, now: number, piece: Piece, date: string): Resumed {
+    return resumedOn(date, piece, standing(facts, now));
   },
   /** When one step would begin with the change of that number; null where there are no more. */
   stepSooner(facts: Facts | null, now: number, piece: Piece, stepId: string, number: number): StepTried | null {

@@ -43,6 +43,7 @@ export const planner: Planner = {
   mends: (facts, ...rest) => aside().worker.mends(aside().handed(facts), ...rest),
   films: (facts, ...rest) => aside().worker.films(aside().handed(facts), ...rest),
   pinned: (facts, ...rest) => aside().worker.pinned(aside().handed(facts), ...rest),
+  resumed: (facts, ...rest) => aside().worker.resumed(aside().handed(facts), ...rest),
   stepSooner: (facts, ...rest) => aside().worker.stepSooner(aside().handed(facts), ...rest),
   sooner: (facts, ...rest) => aside().worker.sooner(aside().handed(facts), ...rest),
   sharpen: (facts, ...rest) => aside().worker.sharpen(aside().handed(facts), ...rest),

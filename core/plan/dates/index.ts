@@ -1,4 +1,5 @@
 export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './evening.ts';
+export { withLaterPrices } from './later.ts';
 export { type MovedStep, movedSteps } from './moved.ts';
 export type { PlannedStep, WetNearby } from './plannedStep.ts';
 export { PIN_LEEWAY, pinsOf } from './pins.ts';

@@ -1,5 +1,6 @@
 import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
+import type { LaterPrice } from './later.ts';
 import type { Step } from '../steps/index.ts';
 
 export type WetNearby = {
@@ -15,6 +16,10 @@ export type PlannedStep = Step & {
   readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
   /** When it could start again if this window were missed; null where it never could or never shuts. */
   readonly missedUntil: Minute | null;
+  /** It is then keyed first. */
+  readonly missedScuffs?: boolean;
+  /** What it costs to miss that window; absent: nothing, or it never opens again. */
+  readonly later?: LaterPrice;
   /** When what is mixed for it must be used up; absent: nothing is mixed, or it keeps. */
   readonly mixGoodUntil?: Minute;
   /** When it was pinned to by hand; later than that by more than a little: it could not be kept. */

@@ -1,5 +1,5 @@
 import type { DryingClocks } from '#core/drying/index';
-import type { Gap, Placed, Schedule } from '#core/schedule/index';
+import type { Allowed, Gap, Placed, Schedule } from '#core/schedule/index';
 import { type EndOf, timesOf } from '../films/index.ts';
 import { allowedBy, gapOf, stepsLookedAt } from '../steps/index.ts';
 import type { Minute } from '#core/units/index';
@@ -7,9 +7,9 @@ import type { Step } from '../steps/index.ts';
 import type { PlannedStep } from './plannedStep.ts';
 
 /** The stretch of all gaps to a placed step at once in which it may start, and when the next one would open. */
-function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<PlannedStep, 'window' | 'missedUntil'> {
+function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<PlannedStep, 'window' | 'missedUntil' | 'missedScuffs'> {
   let window: { from: Minute; to: Minute | null } = { from: 0, to: null };
-  let missedUntil: Minute | null = null;
+  let missed: Allowed | undefined;
   for (const gap of gaps) {
     if (!gap.from.every((id) => result.placed.has(id))) continue;
     const spans = gap.allowed((id) => (result.placed.get(id) as Placed).end);
@@ -18,11 +18,11 @@ function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<
     );
     const span = spans[at];
     if (!span) continue;
-    if (span.to !== null && (window.to === null || span.to < window.to)) missedUntil = spans[at + 1]?.from ?? null;
+    if (span.to !== null && (window.to === null || span.to < window.to)) missed = spans[at + 1];
     const to = span.to === null ? window.to : window.to === null ? span.to : Math.min(span.to, window.to);
     window = { from: Math.max(window.from, span.from), to };
   }
-  return { window, missedUntil };
+  return { window, missedUntil: missed?.from ?? null, ...(missed?.scuff ? { missedScuffs: true } : {}) };
 }
 
 /** Set by the scheduler on what only waits for another step. */

@@ -2,5 +2,6 @@ export { type BoardProposal, designBoard, hasTileAlong, proposeBoard, tileAlong,
 export { type Mended, pricedMends } from './mends.ts';
 export { type Change, changesFor, type Gain, gainOf, planAnew, startWith } from './sooner.ts';
 export { dropRefused, type PinTried, type Shown, shownIn, tryPin, withPin } from './pinning.ts';
+export { type Resumed, resumedOn, wrapsFrom } from './resuming.ts';
 export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
 export { whatIf, type WhatIf, type WhatIfAnswer } from './whatIf.ts';

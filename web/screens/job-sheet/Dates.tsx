@@ -166,6 +166,12 @@ function WhyThen({ step, before }: { step: PlannedStep; before?: string }) {
           {window.to !== null ? ` until ${words.moment(window.to)}` : ''}.
         </p>
       )}
+      {step.later && (
+        <p className="mt-1">
+          Left open past that, it is keyed first: from {words.moment(step.later.from)}, {Math.round(step.later.minutes)} min more and{' '}
+          {words.money(step.later.cost, true)} of paper.
+        </p>
+      )}
       {step.because && <p className="mt-1">{step.because}</p>}
     </>
   );
