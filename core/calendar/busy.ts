@@ -1,9 +1,9 @@
-import { atLocal, DAY, type Minute } from '#core/units/index';
+import { atLocal, DAY, joinedSpans, type Minute, type Span } from '#core/units/index';
 import ICAL from 'ical.js';
 
 /** Busy time out of an iCalendar file: single events, whole days and series with their exceptions, as stretches of real minutes. */
 
-export type BusySpan = { readonly from: Minute; readonly to: Minute };
+export type BusySpan = Span;
 export type BusyRead =
   | {
       readonly ok: true;
@@ -115,16 +115,4 @@ function isZone(name: string): boolean {
   } catch {
     return false;
   }
-}
-
-/** In order, those that meet as one. */
-function joinedSpans(spans: readonly BusySpan[]): BusySpan[] {
-  const joined: { from: Minute; to: Minute }[] = [];
-  for (const span of [...spans].sort((a, b) => a.from - b.from)) {
-    if (span.to <= span.from) continue;
-    const last = joined.at(-1);
-    if (last && span.from <= last.to) last.to = Math.max(last.to, span.to);
-    else joined.push({ ...span });
-  }
-  return joined;
 }

@@ -2,7 +2,7 @@ import { conditionsOf } from '#core/drying/index';
 import type { Facts, Piece } from '#core/facts/index';
 import { generatedFacts, lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
 import { BetterPlan, DEFAULT_SEED, eveningOf, plan, type Plan } from '#core/plan/index';
-import { toIso } from '#core/units/index';
+import { DAY, toIso } from '#core/units/index';
 import { verifyPlan } from '#core/verify/index';
 import { describe, expect, it } from 'vitest';
 
@@ -138,6 +138,16 @@ describe('an agreed plan', () => {
     };
     expect(movedIn(agreed)).toBeLessThanOrEqual(movedIn(facts));
   });
+  it('holds nobody back who has an hour and a half right now', () => {
+    const facts = factsOf([piece(part())]);
+    const later = planned(facts).steps.map((step) => ({
+      ...step,
+      placed: step.placed && { ...step.placed, start: step.placed.start + 3 * DAY + 10 },
+    }));
+    const agreed = agreedOn(facts, { ...planned(facts), steps: later });
+    expect(planned(agreed).sessions[0].from).toBeGreaterThan(NOW + DAY);
+    expect(planned(agreed, { stayMinutes: 90 }).sessions[0].from).toBe(NOW);
+  });
   it('leaves room for a step that is pinned, and says where a pin cannot be kept', () => {
     const facts = factsOf([piece(part()), second()]);
     const free = planned(facts);
@@ -150,5 +160,33 @@ describe('an agreed plan', () => {
     const lost = planned(agreedOn(facts, free, { [wash?.id ?? '']: toIso(evenings[0].from - 120) }));
     const late = lost.steps.find(({ id }) => id === wash?.id);
     expect(late?.placed?.start).toBeGreaterThan((late?.pinnedTo ?? 0) + 15);
+  });
+});
+
+describe('drying places', () => {
+  const two = [piece(part()), second()];
+  const withPlaces = (count: number, longMm = 300): Facts =>
+    factsOf(two, { workshop: shelf.workshop.map((own) => ({ ...own, dryingPlaces: [{ count, longMm }] })) });
+  const primerOf = (result: Plan, pieceId: string) =>
+    result.steps.find((step) => step.pieceId === pieceId && step.coat?.number === 1 && step.coat.layerId === 'primer');
+  it('for one part let the second hang only once the first can be laid down', () => {
+    const [facts, roomy] = [withPlaces(1), withPlaces(2)];
+    const [one, both] = [planned(facts), planned(roomy)];
+    expect(verifyPlan(one, facts, conditionsOf(facts, NOW))).toEqual([]);
+    const starts = (result: Plan) => ['bell', 'box'].map((id) => primerOf(result, id)?.placed?.start ?? Number.NaN).sort((a, b) => a - b);
+    const [alone, together] = [starts(one), starts(both)];
+    expect(alone[1] - alone[0]).toBeGreaterThan(together[1] - together[0] + 30);
+    const waits = ['bell', 'box'].map((id) => primerOf(one, id)?.placed?.hold.by);
+    expect(one.steps.some(({ placed }) => placed?.hold.by === 'places') || waits.includes('places')).toBe(true);
+  });
+  it('that are all too short say so, and nothing is sprayed', () => {
+    const result = planned(withPlaces(5, 60));
+    expect(primerOf(result, 'bell')?.placed).toBeNull();
+    expect(result.pieces[0].noDateWhy).toContain('no place where films dry');
+  });
+  it('too few in the verifier’s count are a broken rule', () => {
+    const facts = withPlaces(1);
+    const tampered = planned(factsOf(two));
+    expect(verifyPlan(tampered, facts, conditionsOf(facts, NOW)).map(({ rule }) => rule)).toContain('places');
   });
 });

@@ -1,4 +1,4 @@
-import { compared, type Improved, improving, NO_TURNS, type Turns, withTurns } from '#core/schedule/index';
+import { compared, type Improved, improving, type Turns, withTurns } from '#core/schedule/index';
 import { seededRandom } from './dates/index.ts';
 import { finished, type Plan, type PlanInput, type Readied, readied } from './plan.ts';
 
@@ -14,13 +14,11 @@ export class BetterPlan {
   readonly of: number;
   round = 0;
   readonly #ready: Readied;
-  readonly #before: Turns;
   readonly #rounds: Iterator<Improved>;
   #best: Improved;
 
   constructor(input: PlanInput & { readonly seed: number }) {
     this.#ready = readied(input);
-    this.#before = input.turns ?? NO_TURNS;
     const { problem, first, judge, ownerOf, crowding } = this.#ready.rows.placing;
     this.#best = first;
     this.#rounds = improving({ problem, ownerOf, judge, random: seededRandom(input.seed), from: first, crowding });
@@ -35,9 +33,14 @@ export class BetterPlan {
     return true;
   }
 
+  /** The plan of the best so far, or of the first. */
+  best(): Plan {
+    return finished(this.#ready, this.#best.result);
+  }
+
   /** The best so far; null where none is better than the first. */
   found(): BetterFound | null {
     if (compared(this.#best.score, this.#ready.rows.placing.first.score) >= 0) return null;
-    return { plan: finished(this.#ready, this.#best.result), turns: withTurns(this.#before, this.#best.turns) };
+    return { plan: this.best(), turns: withTurns(this.#ready.rows.placing.turns, this.#best.turns) };
   }
 }

@@ -24,6 +24,7 @@ import {
   type MovedStep,
   movedSteps,
   paintNeeds,
+  planAnew,
   pinsOf,
   type PlannedStep,
   type Placing,
@@ -110,7 +111,8 @@ export function readied({
   partByPart = false,
   turns,
 }: PlanInput): Readied {
-  const facts = settledFacts(dividedFacts(known));
+  // Who has so many minutes now works now, whatever was agreed for later.
+  const facts = settledFacts(dividedFacts(stayMinutes === undefined ? known : planAnew(known)));
   const workshop = facts.workshop[0];
   if (!workshop) throw new RangeError('The workshop is not set up yet: say which hours are free and where you spray.');
   const clocks = clocksOf(conditions);

@@ -1,5 +1,5 @@
 import type { Facts, Workshop } from '#core/facts/index';
-import { addDays, atLocal, DAY, localMoment, type Minute, minuteOfDay, toMinute } from '#core/units/index';
+import { addDays, atLocal, DAY, joinedSpans, localMoment, type Minute, minuteOfDay, toMinute } from '#core/units/index';
 import type { FreeInterval } from './model.ts';
 
 /** Minutes kept free at both ends of a stay: laying out and packing up. */
@@ -17,7 +17,7 @@ export function freeIntervals(
   { days = HORIZON_DAYS, busy = [] }: { readonly days?: number; readonly busy?: readonly FreeInterval[] } = {},
 ): FreeInterval[] {
   const around = stretchesAround(workshop, localMoment(now, workshop.timeZone).date, days);
-  const free = without(joined(around.filter((span) => span.to > now && span.from < now + days * DAY)), busy);
+  const free = without(joinedSpans(around.filter((span) => span.to > now && span.from < now + days * DAY)), busy);
   const { longestStay } = workshop;
   return longestStay === undefined ? free : free.map(({ from, to }) => ({ from, to: Math.min(to, Math.max(from, now) + longestStay) }));
 }
@@ -40,7 +40,7 @@ export function without(free: readonly FreeInterval[], busy: readonly FreeInterv
 
 /** Busy time of all calendars brought in, in order. */
 export function busyTime({ calendars }: Pick<Facts, 'calendars'>): FreeInterval[] {
-  return joined(calendars.flatMap(({ spans }) => spans.map((span) => ({ from: toMinute(span.from), to: toMinute(span.to) }))));
+  return joinedSpans(calendars.flatMap(({ spans }) => spans.map((span) => ({ from: toMinute(span.from), to: toMinute(span.to) }))));
 }
 
 /**
@@ -58,7 +58,7 @@ export function outsideQuiet(quiet: Workshop['quietHours'], timeZone: string, fr
     }));
   });
   let at = from;
-  for (const span of joined(spans)) if (at < span.to && at + minutes > span.from) at = span.to;
+  for (const span of joinedSpans(spans)) if (at < span.to && at + minutes > span.from) at = span.to;
   return at - from > 2 * DAY ? null : at;
 }
 
@@ -90,16 +90,6 @@ function stretchesFrom(workshop: Workshop, today: string, days: number): FreeInt
   return raw;
 }
 
-function joined(spans: readonly FreeInterval[]): FreeInterval[] {
-  const result: { from: Minute; to: Minute }[] = [];
-  for (const span of [...spans].sort((a, b) => a.from - b.from)) {
-    const last = result.at(-1);
-    if (last && span.from <= last.to) last.to = Math.max(last.to, span.to);
-    else result.push({ ...span });
-  }
-  return result;
-}
-
 /** The part of each stay in which steps may stand. */
 export function benchIntervals(free: readonly FreeInterval[], now: Minute): FreeInterval[] {
   return free
@@ -109,7 +99,7 @@ export function benchIntervals(free: readonly FreeInterval[], now: Minute): Free
 
 /** Free stretches with one more; those it meets are joined with it. */
 export function withStay(free: readonly FreeInterval[], stay: FreeInterval): FreeInterval[] {
-  return joined([...free, stay]);
+  return joinedSpans([...free, stay]);
 }
 
 /** The stay that is on now, or begins now, cut to the minutes the person has. */

@@ -10,7 +10,7 @@ const WORTH_GATHERING: Minute = 5;
  */
 export function batchesApart({ activities, gaps, free }: Problem, { placed }: Schedule): [string, string][] {
   const readies = new Map<string, readonly string[]>();
-  for (const { from, to, together } of gaps) if (together.length > 0) readies.set(to, [...(readies.get(to) ?? []), ...from]);
+  for (const { from, to } of gaps) readies.set(to, [...(readies.get(to) ?? []), ...from]);
   const stayOf = (at: Minute) => free.findIndex((span) => at < span.to);
   const batches = new Map<string, { readonly own: Placed; readonly activity: Activity }[]>();
   for (const activity of activities) {

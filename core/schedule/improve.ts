@@ -5,7 +5,7 @@ import { schedule } from './place.ts';
 
 /**
  * A schedule made better by turns: placed again and again with one piece, or one activity, put earlier or later in the queue, or with
- * a batch gathered, and kept where the judge finds it no worse. Anytime and deterministic: the same problem, turns, seed and rounds
+ * a batch gathered, and kept where the judge finds it better. Anytime and deterministic: the same problem, turns, seed and rounds
  * give the same schedule.
  */
 
@@ -57,7 +57,7 @@ export function* improving({ problem, ownerOf, judge, random, from, crowding = [
           : put(best.turns, pick(random() < WHOLE_PIECES ? owners : ids), pick(SHIFTS));
     const result = schedule(inTurn(problem, turns, ownerOf));
     const score = judge(result);
-    if (compared(score, best.score) <= 0) best = { result, turns, score };
+    if (compared(score, best.score) < 0) best = { result, turns, score };
     yield best;
   }
 }

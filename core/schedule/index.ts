@@ -10,7 +10,8 @@ export {
   withStay,
 } from './calendar.ts';
 export type { Activity, Allowed, FreeInterval, Gap, HoldKind, Placed, Problem, Schedule, SetUp, Unplaced } from './model.ts';
-export { intersect, schedule } from './place.ts';
+export { intersect } from './allowed.ts';
+export { schedule } from './place.ts';
 export {
   finishOf,
   type Goal,
@@ -29,5 +30,6 @@ export { leastRoom, MOST_ROOM, solveFor } from './solve/goals.ts';
 export type { Found, Limit } from './solve/search.ts';
 export { type Collision, collisionOf, type Wish, type WishKind } from './solve/collide.ts';
 export { type Held, type HeldBy, holdsOf } from './solve/holds.ts';
+export { type DryingPlaces, fits, hangingAt, type Hung, type Spell } from './hanging.ts';
 export { compared, type Improved, improving, inTurn, type Judge, NO_TURNS, type Turns, withTurns } from './improve.ts';
 export { roomOf } from './room.ts';

@@ -1,4 +1,5 @@
 import type { Minute } from '#core/units/index';
+import type { DryingPlaces, Spell } from './hanging.ts';
 
 /** The scheduling problem: attended work in free hours, waits in between, windows that open and shut. */
 
@@ -28,6 +29,8 @@ export type Activity = {
   readonly mix?: string;
   readonly notBefore?: Minute;
   readonly notBeforeWhy?: string;
+  /** What hangs to dry once it has ended, and until when it cannot be touched. */
+  readonly hangs?: (start: Minute, end: Minute, endOf: (id: string) => Minute) => readonly Spell[];
   /** The soonest moment from one on at which the air allows it; null: never; absent: any air. */
   readonly nextAir?: (from: Minute) => Minute | null;
   /** Sooner where two want the same time: needed-by, turns. */
@@ -59,9 +62,11 @@ export type Problem = {
   readonly gaps: readonly Gap[];
   /** Clean-up and set-up between two mixes in the booth, minutes. */
   readonly changeover: number;
+  /** Places where films dry, and what hangs there already; absent: room enough. */
+  readonly drying?: { readonly places: DryingPlaces; readonly hanging: readonly Spell[] };
 };
 
-export type HoldKind = 'window' | 'person' | 'calendar' | 'resource' | 'conditions' | 'notBefore' | 'nothing';
+export type HoldKind = 'window' | 'person' | 'calendar' | 'resource' | 'places' | 'conditions' | 'notBefore' | 'nothing';
 
 export type Placed = {
   readonly id: string;

@@ -1,6 +1,9 @@
 import { DAY, type Minute } from '#core/units/index';
+import { intersect } from './allowed.ts';
+import { Awaited, groupsOf } from './groups.ts';
 import type { Activity, Allowed, Gap, Placed, Problem, Schedule, Unplaced } from './model.ts';
 import { type Block, type Slot, Timeline } from './timeline.ts';
+import { whyNot } from './whyNot.ts';
 
 /**
  * Serial placement: activities that share a window are placed together, each group at the earliest time that keeps every
@@ -43,57 +46,21 @@ type Ranked = {
   readonly from: Minute;
 };
 
-/** How many activities outside itself each group still waits for. */
-class Awaited {
-  readonly #groups: readonly Activity[][];
-  readonly #count = new Map<Activity[], number>();
-  readonly #waitingFor = new Map<string, Activity[][]>();
-
-  constructor(groups: readonly Activity[][], gapsTo: ReadonlyMap<string, readonly Gap[]>) {
-    this.#groups = groups;
-    for (const group of groups) {
-      const inside = new Set(group.map(({ id }) => id));
-      const before = new Set(group.flatMap(({ id }) => (gapsTo.get(id) ?? []).flatMap(({ from }) => from)).filter((id) => !inside.has(id)));
-      this.#count.set(group, before.size);
-      for (const id of before) this.#waitingFor.set(id, [...(this.#waitingFor.get(id) ?? []), group]);
-    }
-  }
-
-  /** Groups that wait for nothing. */
-  free(): Activity[][] {
-    return this.#groups.filter((group) => this.#count.get(group) === 0);
-  }
-
-  /** What waits for nothing any more now that a group is placed, in the order given. */
-  placed(done: readonly Activity[]): Activity[][] {
-    const freed = new Set<Activity[]>();
-    for (const { id } of done)
-      for (const group of this.#waitingFor.get(id) ?? []) {
-        const left = (this.#count.get(group) ?? 1) - 1;
-        this.#count.set(group, left);
-        if (left === 0) freed.add(group);
-      }
-    return freed.size < 2 ? [...freed] : this.#groups.filter((group) => freed.has(group));
-  }
-}
-
 class Placement {
   readonly #problem: Problem;
   readonly #timeline: Timeline;
   readonly #gapsTo = new Map<string, Gap[]>();
-  readonly #activity = new Map<string, Activity>();
   readonly #placed = new Map<string, Placed>();
   readonly #unplaced: Unplaced[] = [];
 
   constructor(problem: Problem) {
     this.#problem = problem;
-    this.#timeline = new Timeline(problem.free, problem.changeover);
-    for (const activity of problem.activities) this.#activity.set(activity.id, activity);
+    this.#timeline = new Timeline(problem);
     for (const gap of problem.gaps) this.#gapsTo.set(gap.to, [...(this.#gapsTo.get(gap.to) ?? []), gap]);
   }
 
   run(): Schedule {
-    const groups = this.#groups();
+    const groups = groupsOf(this.#problem, this.#gapsTo);
     const awaited = new Awaited(groups, this.#gapsTo);
     const ready = new Set(awaited.free());
     const tried = new Map<Activity[], Ranked>();
@@ -156,7 +123,12 @@ class Placement {
     const { group, trial, rank, start, from } = ranked;
     const [first] = group;
     if (!trial || rank < OPEN_WINDOW / 2 || first.agreed !== undefined) return ranked;
-    const slot = this.#timeline.earliest(first, this.#allowedFor(first, new Map()).allowed, Math.max(from, first.notBefore ?? 0));
+    const slot = this.#timeline.earliest(
+      first,
+      this.#allowedFor(first, new Map()).allowed,
+      Math.max(from, first.notBefore ?? 0),
+      this.#endOf(new Map()),
+    );
     return slot && slot.start > start ? { ...ranked, rank: rank + slot.start - start, start: slot.start, from: slot.start } : ranked;
   }
 
@@ -208,39 +180,6 @@ class Placement {
     return closes;
   }
 
-  /** Activities tied by a shared window, in the order their gaps give. */
-  #groups(): Activity[][] {
-    const leader = new Map<string, string>();
-    const find = (id: string): string => {
-      const up = leader.get(id);
-      return up === undefined || up === id ? id : find(up);
-    };
-    for (const gap of this.#problem.gaps) {
-      for (const from of gap.together) leader.set(find(gap.to), find(from));
-    }
-    const groups = new Map<string, Activity[]>();
-    for (const activity of this.#inOrder()) {
-      const key = find(activity.id);
-      groups.set(key, [...(groups.get(key) ?? []), activity]);
-    }
-    return [...groups.values()];
-  }
-
-  /** Topological order of all activities; the given order breaks ties. */
-  #inOrder(): Activity[] {
-    const result: Activity[] = [];
-    const seen = new Set<string>();
-    const visit = (id: string) => {
-      const activity = this.#activity.get(id);
-      if (!activity || seen.has(id)) return;
-      seen.add(id);
-      for (const gap of this.#gapsTo.get(id) ?? []) gap.from.forEach(visit);
-      result.push(activity);
-    };
-    for (const activity of this.#problem.activities) visit(activity.id);
-    return result;
-  }
-
   #tryGroup(group: readonly Activity[], from: Minute): Trial | null {
     const asAgreed = this.#asAgreed(group, from);
     if (asAgreed) return asAgreed;
@@ -283,7 +222,8 @@ class Placement {
     let inWindow = true;
     for (const [index, activity] of group.entries()) {
       const { allowed, first } = this.#allowedFor(activity, ends);
-      const slot = this.#timeline.earliest(activity, allowed, Math.max(index === 0 ? after : this.#problem.now, activity.notBefore ?? 0));
+      const soonest = Math.max(index === 0 ? after : this.#problem.now, activity.notBefore ?? 0);
+      const slot = this.#timeline.earliest(activity, allowed, soonest, this.#endOf(ends));
       if (!slot) {
         if (index === 0) return 'never';
         inWindow = false;
@@ -309,7 +249,7 @@ class Placement {
 
   /** Stretches in which an activity may start: all its gaps at once. `first`: when the soonest window with an end shuts. */
   #allowedFor(activity: Activity, ends: ReadonlyMap<string, Minute>): { allowed: Allowed[]; first: Minute | null } {
-    const endOf = (id: string) => ends.get(id) ?? (this.#placed.get(id) as Placed).end;
+    const endOf = this.#endOf(ends);
     let allowed: Allowed[] = [{ from: this.#problem.now, to: null }];
     let first: Minute | null = null;
     for (const gap of this.#gapsTo.get(activity.id) ?? []) {
@@ -320,6 +260,11 @@ class Placement {
       allowed = intersect(allowed, spans);
     }
     return { allowed, first };
+  }
+
+  /** When a step ends that is placed, or about to be. */
+  #endOf(ends: ReadonlyMap<string, Minute>): (id: string) => Minute {
+    return (id) => ends.get(id) ?? (this.#placed.get(id) as Placed).end;
   }
 
   #commit(trial: Trial): void {
@@ -346,6 +291,7 @@ class Placement {
       person: 'you are at another step',
       calendar: this.#calendarText(activity, slot.start, binding),
       resource: 'another paint is in the booth; it must be cleared first',
+      places: 'every place where it could dry is taken',
       conditions: 'the air is not right sooner',
       notBefore: '',
       nothing: 'it can start at once',
@@ -375,45 +321,21 @@ class Placement {
   }
 
   #giveUp(group: readonly Activity[]): void {
-    const why = this.#whyNot(group);
+    const why = whyNot(group, this.#problem);
     for (const activity of group) this.#unplaced.push({ id: activity.id, why });
   }
-
-  /** What is missing, and what would help. */
-  #whyNot(group: readonly Activity[]): string {
-    const { free, now } = this.#problem;
-    if (free.length === 0) return 'no hour of the week is free: add one under Workshop';
-    if (group.some((activity) => activity.nextAir?.(now) === null))
-      return 'the air where you spray never lets this paint on: warm it, dry it, or choose another place';
-    const longest = Math.floor(Math.max(...free.map((span) => span.to - span.from)));
-    const needed = Math.ceil(group.reduce((sum, activity) => sum + activity.minutes, 0));
-    const room = `the longest free stay has ${longest} min`;
-    if (group.length > 1)
-      return needed > longest
-        ? `${needed} min of work share a window and must be done in one stay, and ${room}: free a longer one`
-        : `its ${group.length} steps share a window that no free stay is long enough for, waits counted in, and ${room}: free a longer one`;
-    if (needed > longest) return `it takes ${needed} min at a stretch, and ${room}: free a longer one`;
-    return 'its window shuts before the next free stay: free an hour that lies in it';
-  }
 }
 
-/** Stretches that lie in both; a scuff asked by either stays asked. */
-export function intersect(one: readonly Allowed[], other: readonly Allowed[]): Allowed[] {
-  const result: Allowed[] = [];
-  for (const a of one) {
-    for (const b of other) {
-      const from = Math.max(a.from, b.from);
-      const to = a.to === null ? b.to : b.to === null ? a.to : Math.min(a.to, b.to);
-      if (to !== null && from > to) continue;
-      const scuff = a.scuff || b.scuff;
-      result.push({ from, to, scuff, ...(scuff ? { scuffMinutes: (a.scuffMinutes ?? 0) + (b.scuffMinutes ?? 0) } : {}) });
-    }
-  }
-  return result.sort((a, b) => a.from - b.from);
-}
-
-function blockOf({ id, mix, setUp }: Activity, { start, end, across }: Slot): Block {
-  return { id, start, end, ...(mix === undefined ? {} : { mix }), ...(setUp ? { batch: setUp.batch } : {}), ...(across ? { across } : {}) };
+function blockOf({ id, mix, setUp }: Activity, { start, end, across, spells }: Slot): Block {
+  return {
+    id,
+    start,
+    end,
+    ...(spells ? { spells } : {}),
+    ...(mix === undefined ? {} : { mix }),
+    ...(setUp ? { batch: setUp.batch } : {}),
+    ...(across ? { across } : {}),
+  };
 }
 
 function overlaps(trial: Trial, done: Trial, reach: number): boolean {

@@ -1,5 +1,6 @@
 import type { Minute } from '#core/units/index';
-import type { Activity, Allowed, FreeInterval, HoldKind } from './model.ts';
+import { HangingRoom, type Spell } from './hanging.ts';
+import type { Activity, Allowed, FreeInterval, HoldKind, Problem } from './model.ts';
 
 export type Block = {
   readonly id: string;
@@ -7,6 +8,7 @@ export type Block = {
   readonly end: Minute;
   readonly mix?: string;
   readonly batch?: string;
+  readonly spells?: readonly Spell[];
   /** Its set-up is that of an earlier block with its mix: no other mix may come between. */
   readonly across?: boolean;
 };
@@ -17,11 +19,14 @@ export type Slot = {
   readonly scuff: boolean;
   readonly saved: number;
   readonly across: boolean;
+  readonly spells?: readonly Spell[];
   readonly hold: { readonly by: HoldKind; readonly with?: string };
 };
 
 /** What stands in the way of a start, and when it no longer does. `mixing`: by its paint. */
 type Clash = { readonly id: string; readonly freeAt: Minute; readonly mixing: boolean };
+
+type Wanted = { readonly minutes: number; readonly from: Minute; readonly latestStart: Minute };
 
 const NOTHING_SPARED = { saved: 0, across: false } as const;
 
@@ -29,24 +34,29 @@ const NOTHING_SPARED = { saved: 0, across: false } as const;
 export class Timeline {
   readonly #free: readonly FreeInterval[];
   readonly #changeover: number;
+  readonly #room: HangingRoom | null;
   readonly #blocks: Block[] = [];
   readonly #gaps: (Minute | undefined)[] = [];
 
-  constructor(free: readonly FreeInterval[], changeover: number) {
+  constructor({ free, changeover, drying }: Pick<Problem, 'free' | 'changeover' | 'drying'>) {
     this.#free = free;
     this.#changeover = changeover;
+    this.#room = drying ? new HangingRoom(drying.places, drying.hanging) : null;
   }
 
   add(block: Block): void {
     this.#blocks.splice(this.#firstAfter(block.start), 0, block);
     this.#gaps[this.#freeIndex(block.start)] = undefined;
+    if (block.spells) this.#room?.add(block.spells);
   }
 
   remove({ id, start }: Pick<Block, 'id' | 'start'>): void {
     let index = this.#firstAfter(start) - 1;
     while (index >= 0 && this.#blocks[index].id !== id) index--;
     if (index < 0) return;
-    this.#gaps[this.#freeIndex(this.#blocks[index].start)] = undefined;
+    const { start: begins, spells } = this.#blocks[index];
+    this.#gaps[this.#freeIndex(begins)] = undefined;
+    if (spells) this.#room?.remove(spells);
     this.#blocks.splice(index, 1);
   }
 
@@ -72,11 +82,11 @@ export class Timeline {
   }
 
   /** The earliest start inside the allowed stretches, not before `after`; null if there is none. */
-  earliest(activity: Activity, allowed: readonly Allowed[], after: Minute): Slot | null {
+  earliest(activity: Activity, allowed: readonly Allowed[], after: Minute, endOf: (id: string) => Minute): Slot | null {
     for (const span of allowed) {
       const minutes = activity.minutes + (span.scuffMinutes ?? 0);
       const from = Math.max(span.from, after);
-      const slot = this.#inSpan(activity, minutes, from, span.to ?? Number.POSITIVE_INFINITY);
+      const slot = this.#inSpan(activity, { minutes, from, latestStart: span.to ?? Number.POSITIVE_INFINITY }, endOf);
       if (slot) {
         const by = slot.start > from + 1e-6 ? slot.hold : { by: (span.from >= after ? 'window' : 'nothing') as HoldKind };
         return { ...slot, scuff: span.scuff ?? false, hold: by };
@@ -85,7 +95,7 @@ export class Timeline {
     return null;
   }
 
-  #inSpan(activity: Activity, minutes: number, from: Minute, latestStart: Minute): Omit<Slot, 'scuff'> | null {
+  #inSpan(activity: Activity, { minutes, from, latestStart }: Wanted, endOf: (id: string) => Minute): Omit<Slot, 'scuff'> | null {
     let hold: Slot['hold'] = { by: 'calendar' };
     const least = minutes - (activity.setUp?.minutes ?? 0);
     for (let i = this.#freeIndex(from); i < this.#free.length; i++) {
@@ -96,7 +106,8 @@ export class Timeline {
         continue;
       }
       let start = Math.max(from, free.from);
-      if (start > from) hold = { by: 'calendar' };
+      // That every place was taken in the stay before says more than that the next stay begins then.
+      if (start > from && hold.by !== 'places') hold = { by: 'calendar' };
       while (start <= latestStart + 1e-9) {
         const spared = this.#spared(activity, start, free);
         const end = start + minutes - spared.saved;
@@ -114,7 +125,15 @@ export class Timeline {
           start = air;
           continue;
         }
-        return { start, end, hold, ...spared };
+        const spells = this.#room && activity.hangs ? activity.hangs(start, end, endOf) : undefined;
+        const room = spells && this.#room ? this.#room.freeAt(spells) : null;
+        if (room !== null) {
+          hold = { by: 'places' };
+          if (!Number.isFinite(room)) return null;
+          start = Math.max(start + 1, room);
+          continue;
+        }
+        return { start, end, hold, ...spared, ...(spells ? { spells } : {}) };
       }
     }
     return null;

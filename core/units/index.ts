@@ -26,4 +26,5 @@ export {
 } from './time.ts';
 export { asSentence, capital, counted, listed, listedShort, plural, sentences } from './wording.ts';
 export { clockFigures, dateFigures, parseClock, parseDate } from './dates.ts';
+export { joinedSpans, type Span } from './spans.ts';
 export { areaGrowth, quarterSheets, type WorkSize, workMinutes } from './work.ts';

@@ -46,6 +46,14 @@ function anyWorkshop(seed: number): { readonly facts: Facts; readonly now: numbe
     away,
     goal: pick(GOALS),
     ...(random() < 0.3 ? { longestStay: 45 + 15 * Math.floor(random() * 6) } : {}),
+    ...(seed % 4 === 1
+      ? {
+          dryingPlaces: [
+            { count: 2 + (seed % 9), longMm: 400 },
+            { count: 2, longMm: 2500 },
+          ],
+        }
+      : {}),
     ...(random() < 0.4 ? { quietHours: [{ from: '21:00', to: '08:00' }] } : {}),
   };
   const air = (place: Place): Place => ({ ...place, meanC: 8 + random() * 18, swingC: random() * 6, meanRh: 40 + random() * 35 });

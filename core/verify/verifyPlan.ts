@@ -5,6 +5,7 @@ import type { Plan, PlannedStep } from '#core/plan/index';
 import { bathViolations, rustViolations } from './bare.ts';
 import { filmViolations } from './films.ts';
 import { mixViolations } from './mixes.ts';
+import { placeViolations } from './places.ts';
 import { airViolations, hourViolations, orderViolations, parcelViolations } from './time.ts';
 import { dividedFacts } from '#core/zones/index';
 import type { PlacedStep, Verified, Violation } from './verified.ts';
@@ -26,6 +27,7 @@ export function verifyPlan(plan: Plan, known: Facts, conditions: Conditions): Vi
     ...bathViolations(verified),
     ...rustViolations(verified),
     ...mixViolations(verified),
+    ...placeViolations(verified),
   ];
 }
 

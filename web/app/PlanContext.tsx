@@ -51,7 +51,7 @@ export function PlanProvider({
   const newest = useRef(0);
   const turns = useRef<Turns | undefined>(undefined);
   const started = facts.workshop[0]?.started ?? false;
-  const looked = useBetterPlan(facts, started && !steady && stayMinutes === undefined, turns, (plan) => {
+  const looked = useBetterPlan(facts, started && stayMinutes === undefined && (!steady || turns.current === undefined), turns, (plan) => {
     newest.current++;
     setResult({ plan, facts });
   });

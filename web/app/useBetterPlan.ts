@@ -1,5 +1,5 @@
 import type { Facts } from '#core/facts/index';
-import type { Turns } from '#core/schedule/index';
+import { NO_TURNS, type Turns } from '#core/schedule/index';
 import { createContext, type RefObject, useContext, useEffect, useState } from 'react';
 import type { Better, Looked } from '../workers/plan.worker.ts';
 import { planner } from '../workers/planner.ts';
@@ -13,8 +13,8 @@ export const LookedProvider = LookedContext.Provider;
 export const useLooked = () => useContext(LookedContext);
 
 /**
- * Looks for a better plan whenever the facts have changed, beside the page. At the bench, and for a stay of so many minutes, the
- * plan stays as it is: nothing jumps under the finger.
+ * Looks for a better plan whenever the facts have changed, beside the page. At the bench the plan stays as it was found, and so it
+ * does for a stay of so many minutes: nothing jumps under the finger.
  */
 export function useBetterPlan(
   facts: Facts,
@@ -34,9 +34,8 @@ export function useBetterPlan(
       void planner.better(facts, Date.now() / 60_000, turns.current, tell).then((better) => {
         if (!current) return;
         setLooked(null);
-        if (!better) return;
-        turns.current = better.turns;
-        onBetter(better.plan);
+        turns.current = better?.turns ?? turns.current ?? NO_TURNS;
+        if (better) onBetter(better.plan);
       });
     }, BEGIN_AFTER_MS);
     return () => {

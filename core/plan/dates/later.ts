@@ -1,21 +1,13 @@
 import { unitPrice } from '#core/amounts/index';
 import type { Facts } from '#core/facts/index';
 import { workSize } from '#core/survey/index';
-import { type Minute, quarterSheets } from '#core/units/index';
+import { quarterSheets } from '#core/units/index';
 import type { PlannedStep } from './plannedStep.ts';
 
 /** What a layer costs that is left open past its window: when it may go on again, keyed first, and what the keying takes. */
 
 /** The paper a shut film is keyed with before its next coat. */
 const KEYED_WITH = { kind: 'paper', spec: 'P600' } as const;
-
-export type LaterPrice = {
-  readonly from: Minute;
-  /** Minutes more at the bench. */
-  readonly minutes: number;
-  /** Paper, minor units of money. */
-  readonly cost: number;
-};
 
 /** Coats whose window shuts and opens again only for a keyed film, each with its later price. */
 export function withLaterPrices(steps: readonly PlannedStep[], { pieces, stock }: Pick<Facts, 'pieces' | 'stock'>): PlannedStep[] {

@@ -32,6 +32,11 @@ export function agreedStarts(steps: readonly Step[], { agreed }: Pick<Facts, 'ag
 /** A step that is late within its stay still belongs there. */
 const LATE_IN_ITS_STAY: Minute = 6 * 60;
 
+/** Facts with nothing agreed: for a plan made anew. */
+export function planAnew(facts: Facts): Facts {
+  return { ...facts, agreed: facts.agreed.map((agreed) => ({ ...agreed, starts: {} })) };
+}
+
 /** Every step that must be done before one of those named. */
 export function stepsBefore(named: Iterable<string>, steps: readonly Step[]): ReadonlySet<string> {
   const byId = new Map(steps.map((step) => [step.id, step]));

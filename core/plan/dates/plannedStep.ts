@@ -1,7 +1,15 @@
 import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
-import type { LaterPrice } from './later.ts';
 import type { Step } from '../steps/index.ts';
+
+/** What a coat costs whose window is missed. */
+export type LaterPrice = {
+  readonly from: Minute;
+  /** Minutes more at the bench. */
+  readonly minutes: number;
+  /** Paper, minor units of money. */
+  readonly cost: number;
+};
 
 export type WetNearby = {
   readonly who: readonly { readonly pieceId: string; readonly partId: string; readonly pegs: readonly number[] }[];

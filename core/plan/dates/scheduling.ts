@@ -4,6 +4,7 @@ import type { Workshop } from '#core/facts/index';
 import {
   type Activity,
   benchIntervals,
+  compared,
   type FreeInterval,
   type Gap,
   type Improved,
@@ -17,9 +18,10 @@ import {
 } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import { gapOf } from '../steps/index.ts';
-import type { PlanContext } from '../films/index.ts';
+import { hangingFilms, type PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
 import { SprayAir } from './air.ts';
+import { dryingOf, Hangers } from './dryingPlaces.ts';
 import { scheduleFor } from './goals.ts';
 import { agreedStarts, pinsOf, stepsBefore } from './pins.ts';
 import { neededMoment, pressure } from './urgency.ts';
@@ -32,6 +34,8 @@ const CHANGEOVER_MINUTES = 8;
 export type Placing = {
   readonly problem: Problem;
   readonly first: Improved;
+  /** Turns the problem was put with. */
+  readonly turns: Turns;
   readonly judge: Judge;
   readonly ownerOf: (stepId: string) => string;
   /** What was agreed for the first stay that something had to leave, the last of it first. */
@@ -40,13 +44,29 @@ export type Placing = {
   readonly told: (schedule: Schedule) => Schedule;
 };
 
-/** Every step that is not stopped, placed into the free hours. @param turns who comes sooner and who later; found by improving */
+/**
+ * Every step that is not stopped, placed into the free hours. @param turns who comes sooner and who later, found by improving an
+ * earlier plan: they are kept unless the steps are better placed without them by now
+ */
 export function placingOf(
   steps: readonly Step[],
   free: readonly FreeInterval[],
   context: PlanContext,
   conditions: Conditions,
   turns: Turns = NO_TURNS,
+): Placing {
+  const kept = placedBy(steps, free, context, conditions, turns);
+  if (turns.later.size === 0 && turns.behind.size === 0) return kept;
+  const without = placedBy(steps, free, context, conditions, NO_TURNS);
+  return compared(without.first.score, kept.first.score) < 0 ? without : kept;
+}
+
+function placedBy(
+  steps: readonly Step[],
+  free: readonly FreeInterval[],
+  context: PlanContext,
+  conditions: Conditions,
+  turns: Turns,
 ): Placing {
   const { now, workshop, history, facts, clocks } = context;
   const live = steps.filter((step) => step.stopped === undefined);
@@ -56,6 +76,8 @@ export function placingOf(
   const leading = stepsBefore(pins.keys(), live);
   const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now, workshop.timeZone)]));
   const air = new SprayAir(conditions, workshop.sprayPlaceId, now, facts);
+  const hangers = workshop.dryingPlaces?.length ? new Hangers(live, facts.pieces, clocks) : null;
+  const laid = hangers ? hangingFilms(context, new Map(), facts.pieces, () => undefined) : [];
   const activities: Activity[] = live.map((step) => {
     const pin = pins.get(step.id);
     const start = agreed.get(step.id);
@@ -64,6 +86,7 @@ export function placingOf(
       minutes: step.minutes,
       mix: step.coat?.mix,
       ...setUpOf(step),
+      ...(hangers ? hangers.of(step) : {}),
       priority: (urgency.get(step.pieceId) ?? 0) + (pin !== undefined ? PINNED_FIRST : leading.has(step.id) ? LEADING_FIRST : 0),
       ...(pin === undefined && start !== undefined ? { agreed: start } : {}),
       ...notBeforeOf(step, history.notBefore.get(step.id), pin),
@@ -72,7 +95,14 @@ export function placingOf(
   });
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
   const usable = holdWindowsTogether(live, gaps).map((gap) => ({ ...gap, together: gap.together.filter((id) => ids.has(id)) }));
-  const plain = { now, free: benchIntervals(free, now), activities, gaps: usable, changeover: CHANGEOVER_MINUTES };
+  const plain = {
+    now,
+    free: benchIntervals(free, now),
+    activities,
+    gaps: usable,
+    changeover: CHANGEOVER_MINUTES,
+    ...dryingOf(workshop, facts.pieces, laid, now),
+  };
   const pieceOf = new Map(live.map((step) => [step.id, step.pieceId]));
   const ownerOf = (stepId: string) => pieceOf.get(stepId) ?? stepId;
   const goal = workshop.goal ?? 'soonest';
@@ -86,6 +116,7 @@ export function placingOf(
   const judge = judgeFor(goal, plain, live, { needed, pins, agreed });
   return {
     problem,
+    turns,
     first: { result, turns: NO_TURNS, score: judge(result) },
     judge,
     ownerOf,

@@ -1,4 +1,12 @@
-import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
+import {
+  type BoothLoads,
+  boothLoads,
+  coatAmount,
+  coatMinutes,
+  NEXT_COAT_SETUP_MINUTES,
+  paintIn,
+  SPRAY_SETUP_MINUTES,
+} from '#core/amounts/index';
 import { flatRefused, type ResolvedLayer, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { FasteningKind, Hold, Layer, Part, Weight } from '#core/facts/index';
@@ -56,7 +64,7 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
     if (begins) mixed = addMix(chain, context, { placed, needMl: begins.ml, number });
     if (first && layer.onBare) promoted = addPromoter(chain, context, placed);
     const tape = first && masked ? [dwell(masked, [0, TAPE_STAYS_MINUTES], 'tape must not stay on for days')] : [];
-    const ref = chain.add(coatDraft(chain, layer, number), [
+    const ref = chain.add(coatDraft(chain, layer, number, context), [
       ...(first ? [...layer.below, ...tape] : [nextCoat(films.top(placed), mayScuffWithin(placed))]),
       ...(mixed ? [withinPotLife(mixed, resolved.label ?? {}, context)] : []),
       ...(first && promoted ? [whilePromoterWorks(promoted)] : []),
@@ -102,7 +110,7 @@ function amountOf(chain: StepChain, placed: PlacedLayer, weight: Weight) {
   return coatAmount(facesOf(chain, placed), placed.resolved, placed.resolved.hand, WEIGHT_OF[weight]);
 }
 
-function coatDraft(chain: StepChain, layer: LayerToLay, number: number) {
+function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { workshop }: PlanContext) {
   const { placed } = layer;
   const { resolved, index, zones } = placed;
   const { part } = chain.of;
@@ -115,6 +123,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number) {
     part,
     zones.map((zone) => part.zones[zone].id),
   );
+  const booth = resolved.hand === 'brush' ? boothLoads(part, undefined) : boothLoads(part, workshop.booth);
   const coat: CoatOfStep = {
     layerId: resolved.layer.id,
     ...(resolved.product ? { productId: resolved.product.id } : {}),
@@ -148,16 +157,26 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number) {
       coatMinutes(facesOf(chain, placed), resolved.hand, part.copies, amount.mlPerCoat) +
       (first ? TACK_MINUTES + MORE_COPIES_MINUTES * (part.copies - 1) : 0) +
       (mist ? MIST_MINUTES : 0) +
+      booth.minutes +
       (first && layer.turned ? FLIP_MINUTES * part.copies : 0),
     setup: first ? SPRAY_SETUP_MINUTES : NEXT_COAT_SETUP_MINUTES,
     scuffMinutes: 3 + workMinutes(SCUFF_AT_100CM2, size),
-    detail: [...(first && layer.turned ? ['turn it over'] : []), coatDetail(chain, placed, mist ?? false, weight)].join('; '),
+    detail: [
+      ...(first && layer.turned ? ['turn it over'] : []),
+      coatDetail(chain, placed, mist ?? false, weight),
+      ...boothText(booth),
+    ].join('; '),
     hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
     because: amountText(placed, amount.holds),
     source: resolved.filmSource,
     treatment: `coat ${resolved.mix} ${resolved.hand} ${number} ${weight}`,
     tight: !first,
   };
+}
+
+function boothText({ loads, tooLarge }: BoothLoads): string[] {
+  if (tooLarge) return ['larger than the booth: open it in front, or spray outdoors on a dry, calm day'];
+  return loads > 1 ? [`${loads} loads, one after the other`] : [];
 }
 
 /** "A can empties by time" is true of cans only. */

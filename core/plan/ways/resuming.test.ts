@@ -65,7 +65,9 @@ describe('wrapping', () => {
     expect(cured).toBeGreaterThan(NOW + 60);
     expect(wrapsFrom('bell', result.hanging, NOW)).toBe(cured);
     expect(wrapsFrom('another', result.hanging, NOW)).toBe(NOW);
-    const never = result.hanging.map((own) => (own.hung ? { ...own, hung: { ...own.hung, times: { ...own.hung.times, cured: null } } } : own));
+    const never = result.hanging.map((own) =>
+      own.hung ? { ...own, hung: { ...own.hung, times: { ...own.hung.times, cured: null } } } : own,
+    );
     expect(wrapsFrom('bell', never, NOW)).toBeNull();
   });
 });

@@ -38,11 +38,6 @@ const LEAST_EVENING = 60;
 /** Where no weekly hours show what an evening is. */
 const USUAL_EVENING = { from: '19:00', to: '21:00' };
 
-/** Facts with nothing agreed: a change is worth what a plan made anew with it gains. */
-export function planAnew(facts: Facts): Facts {
-  return { ...facts, agreed: facts.agreed.map((agreed) => ({ ...agreed, starts: {} })) };
-}
-
 /** The changes worth trying for a piece, the cheapest to make first. */
 export function changesFor(piece: Piece, facts: Facts, asIs: Plan, conditions: Conditions): Change[] {
   const same = { facts, conditions };

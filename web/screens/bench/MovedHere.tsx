@@ -18,7 +18,7 @@ export function MovedHere() {
           return (
             <li key={move.stepId}>
               <strong className="font-[650]">
-                {pieceById.get(step?.pieceId ?? '')?.name}: {step?.title.toLowerCase()}
+                {pieceById.get(step?.pieceId ?? '')?.name}: {step?.title}
               </strong>{' '}
               {words.moment(move.to)}, not {words.moment(move.from)}. <span className="second">{move.why}.</span>
             </li>

@@ -182,6 +182,7 @@ const HOLDS = {
   person: 'you',
   calendar: 'your free hours',
   resource: 'the booth',
+  places: 'the drying places',
   conditions: 'the air',
   notBefore: 'a date',
   nothing: 'nothing',

@@ -90,7 +90,7 @@ function AfterLying({ piece, date }: { piece: Piece; date: string }) {
     <p className="text-small">
       {redone.length === 0
         ? 'Nothing has to be done again for it. '
-        : `Keyed again then, ${words.duration(more)} more: ${listed([...new Set(redone.map(({ title }) => title.toLowerCase()))].slice(0, 4))}${redone.length > 4 ? ` and ${counted(redone.length - 4, 'more step')}` : ''}. `}
+        : `Keyed again then, ${words.duration(more)} more: ${listed([...new Set(redone.map(({ title }) => `“${title}”`))].slice(0, 4))}${redone.length > 4 ? ` and ${counted(redone.length - 4, 'more step')}` : ''}. `}
       {end !== null && `It ends about ${words.day(end)}.`}
     </p>
   );

@@ -17,6 +17,7 @@ import { HoursKept } from './HoursKept.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Phone } from './Phone.tsx';
 import { Places } from './Places.tsx';
+import { Room } from './Room.tsx';
 import { Tools } from './Tools.tsx';
 
 const TOUCH_UP_CHOICES = [0, TOUCH_UP_ML, 2 * TOUCH_UP_ML, 4 * TOUCH_UP_ML];
@@ -49,6 +50,7 @@ export function WorkshopPage() {
       </div>
       <aside className="space-y-5">
         <Tools />
+        <Room />
         <section className="sheet space-y-4" aria-label="Units and look">
           <h2>Units and look</h2>
           <Chips

@@ -1,0 +1,29 @@
+import type { Part, Workshop } from '#core/facts/index';
+
+/** How much lies or hangs side by side in the booth without one part's overspray on the next (BRIEF §12). */
+
+/** Room left round each copy, mm: about half a spray fan. */
+const APART_MM = 60;
+/** One load out, the next one in, minutes. */
+const CHANGE_LOAD_MINUTES = 2;
+
+export type BoothLoads = {
+  readonly loads: number;
+  /** What changing them takes, minutes. */
+  readonly minutes: number;
+  /** Larger than the booth: it is sprayed in it only with the booth opened, or elsewhere. */
+  readonly tooLarge: boolean;
+};
+
+/** @param booth absent: room enough for all */
+export function boothLoads({ faces, copies }: Pick<Part, 'faces' | 'copies'>, booth: Workshop['booth']): BoothLoads {
+  if (!booth || faces.length === 0) return { loads: 1, minutes: 0, tooLarge: false };
+  const largest = faces.reduce((most, face) => (face.longMm * face.shortMm > most.longMm * most.shortMm ? face : most));
+  const [long, short] = [Math.max(largest.longMm, largest.shortMm), Math.min(largest.longMm, largest.shortMm)];
+  const [boothLong, boothShort] = [Math.max(booth.longMm, booth.wideMm), Math.min(booth.longMm, booth.wideMm)];
+  const tooLarge = long > boothLong || short > boothShort;
+  const side = (room: number, size: number) => Math.floor((room + APART_MM) / (size + APART_MM));
+  const together = Math.max(1, side(boothLong, long) * side(boothShort, short), side(boothLong, short) * side(boothShort, long));
+  const loads = Math.ceil(copies / together);
+  return { loads, minutes: (loads - 1) * CHANGE_LOAD_MINUTES, tooLarge };
+}

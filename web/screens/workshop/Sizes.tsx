@@ -1,0 +1,69 @@
+import { parseQuantity } from '#core/units/index';
+import { useState } from 'react';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+
+const [LEAST_MM, MOST_MM] = [20, 5000];
+
+/** The inside of something owned, side by side, in the person's units; empty: there is none. */
+export function Sizes<K extends string>({
+  title,
+  sides,
+  value,
+  thing,
+  onKeep,
+  onNone,
+}: {
+  title: string;
+  sides: Readonly<Record<K, string>>;
+  value: Readonly<Record<K, number>> | undefined;
+  /** As it begins a sentence: "A tub". */
+  thing: string;
+  onKeep: (sizes: Record<K, number>) => void;
+  onNone: () => void;
+}) {
+  const { workshop } = usePlan();
+  const words = useWords();
+  const keys = Object.keys(sides) as K[];
+  const shown = (key: K) => (value ? words.length(value[key]) : '');
+  const [typed, setTyped] = useState(() => Object.fromEntries(keys.map((key) => [key, shown(key)])) as Record<K, string>);
+  const [problem, setProblem] = useState('');
+  const keep = () => {
+    setProblem('');
+    if (keys.every((key) => typed[key].trim() === '')) return onNone();
+    const read = keys.map((key) => [key, parseQuantity(typed[key], 'length', workshop.units.length)] as const);
+    const wrong = read.find(([, size]) => !size.ok || size.value < LEAST_MM || size.value > MOST_MM)?.[1];
+    if (wrong) return setProblem(wrong.ok ? `${thing} is between 20 mm and 5 m. Check the unit.` : wrong.mend);
+    onKeep(Object.fromEntries(read.map(([key, size]) => [key, size.ok ? size.value : 0])) as Record<K, number>);
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <p className="font-[650] text-ink">{title}</p>
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        {keys.map((key) => (
+          <label key={key} className="w-24">
+            <span className="second block text-small">{sides[key]}</span>
+            <input
+              className="field !min-h-9 font-mono"
+              value={typed[key]}
+              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+            />
+          </label>
+        ))}
+        <button type="submit" className="act !min-h-9">
+          Keep
+        </button>
+      </div>
+      {problem && (
+        <p role="alert" className="mt-1 font-[650]">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}
