@@ -341,6 +341,8 @@ function blockOf({ id, mix, setUp }: Activity, { start, end, across, spells }: S
 function overlaps(trial: Trial, done: Trial, reach: number): boolean {
   return trial.slots.some(({ activity, slot }) =>
     done.slots.some((other) => {
+      // What hangs for days may take the place of what is sprayed much later.
+      if (slot.spells && other.slot.spells) return true;
       // Another mix in the same stay makes a change of paint, and ends a set-up that was shared over other work.
       const near = activity.mix !== undefined && other.activity.mix !== undefined && activity.mix !== other.activity.mix ? DAY : reach;
       return slot.start < other.slot.end + near && other.slot.start < slot.end + near;

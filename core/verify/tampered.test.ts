@@ -201,3 +201,33 @@ describe('a joint', () => {
     expect(rulesOf(own.honest, styrene)).toContain('joint');
   });
 });
+
+describe('a batch', () => {
+  const own = job(steel({ layers: [primer(), lacquer()] }));
+  const spared = (wanted: (step: PlannedStep) => boolean, saved: number): Plan => {
+    const { id } = stepOf(own, wanted);
+    return {
+      ...own.honest,
+      steps: own.honest.steps.map((step) => (step.id === id && step.placed ? { ...step, placed: { ...step.placed, saved } } : step)),
+    };
+  };
+  it('is broken by set-up left out with nothing before it that shares it', () => {
+    expect(
+      rulesOf(
+        spared(({ stage }) => stage === 'wash', 10),
+        own.facts,
+      ),
+    ).toContain('set-up');
+    expect(
+      rulesOf(
+        spared(({ coat }) => coat?.layerId === 'colour' && coat.number === 1, 10),
+        own.facts,
+      ),
+    ).toContain('set-up');
+  });
+  it('is broken by another paint taken up in no time', () => {
+    const last = stepOf(own, ({ coat }) => coat?.layerId === 'primer' && coat.number === 2);
+    const first = stepOf(own, ({ coat }) => coat?.layerId === 'colour' && coat.number === 1);
+    expect(rulesOf(moved(own, first.id, endOf(last) + 3), own.facts)).toContain('booth');
+  });
+});
