@@ -2,7 +2,7 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { conditionsOf, DryingClocks, filmTimes } from '#core/drying/index';
 import { type Facts, readWorkshopText } from '#core/facts/index';
-import { BetterPlan, DEFAULT_SEED, type Plan, plan } from '#core/plan/index';
+import { BetterPlan, type Plan, plan } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
 import { generatedFacts } from '#core/invented/index';
 import { GOALS } from '#core/schedule/index';
@@ -64,7 +64,7 @@ for (const [what, facts] of [
     const days = ends.reduce((sum, end) => sum + end, 0) / ends.length / 1440;
     return `${result.sessions.length} sessions, ${setUps} set-ups, ${attended} min, pieces end after ${days.toFixed(1)} d`;
   };
-  const base = { facts, now, conditions: air, datesOf: [], seed: DEFAULT_SEED };
+  const base = { facts, now, conditions: air, datesOf: [] };
   rows.push({ what: `${what}, part by part`, figure: figures(plan({ ...base, partByPart: true })) });
   rows.push({ what: `${what}, in batches`, figure: figures(plan(base)) });
   const search = new BetterPlan(base);

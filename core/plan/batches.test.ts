@@ -1,7 +1,7 @@
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Piece } from '#core/facts/index';
 import { generatedFacts, lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
-import { BetterPlan, DEFAULT_SEED, eveningOf, plan, type Plan } from '#core/plan/index';
+import { BetterPlan, eveningOf, plan, type Plan } from '#core/plan/index';
 import { DAY, toIso } from '#core/units/index';
 import { verifyPlan } from '#core/verify/index';
 import { describe, expect, it } from 'vitest';
@@ -88,7 +88,7 @@ describe('ten pieces together', () => {
 describe('looking for a better plan', () => {
   const facts = generatedFacts(6, 3, NOW);
   const conditions = conditionsOf(facts, NOW);
-  const search = () => new BetterPlan({ facts, now: NOW, conditions, datesOf: [], seed: DEFAULT_SEED });
+  const search = () => new BetterPlan({ facts, now: NOW, conditions, datesOf: [] });
   const ends = ({ pieces }: Plan) => pieces.reduce((sum, { planned: end }) => sum + (end ?? Number.POSITIVE_INFINITY), 0);
   it('ends sooner in all, breaks nothing, and ends after its rounds', () => {
     const looked = search();

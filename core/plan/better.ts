@@ -1,6 +1,5 @@
-import { compared, type Improved, improving, type Turns, withTurns } from '#core/schedule/index';
-import { seededRandom } from './dates/index.ts';
-import { finished, type Plan, type PlanInput, type Readied, readied } from './plan.ts';
+import { compared, type Improved, type Turns, withTurns } from '#core/schedule/index';
+import { finished, type Plan, type PlanInput, type Readied, readied, searchIn } from './plan.ts';
 
 /** Looking for a better plan than the first feasible one, round by round, until it is stopped or the rounds are used up. */
 
@@ -17,11 +16,11 @@ export class BetterPlan {
   readonly #rounds: Iterator<Improved>;
   #best: Improved;
 
-  constructor(input: PlanInput & { readonly seed: number }) {
+  constructor(input: PlanInput) {
     this.#ready = readied(input);
-    const { problem, first, judge, ownerOf, crowding } = this.#ready.rows.placing;
+    const { problem, first } = this.#ready.rows.placing;
     this.#best = first;
-    this.#rounds = improving({ problem, ownerOf, judge, random: seededRandom(input.seed), from: first, crowding });
+    this.#rounds = searchIn(this.#ready);
     this.of = Math.max(FEWEST, Math.min(MOST, Math.round(STEPS_PLACED / Math.max(1, problem.activities.length))));
   }
 

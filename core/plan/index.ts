@@ -28,7 +28,7 @@ export {
 export { type PieceMoney, suppliesToBuy } from './money/index.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { type BetterFound, BetterPlan } from './better.ts';
-export { DEFAULT_SEED, plan, type Plan, type PlanInput } from './plan.ts';
+export { plan, type Plan, type PlanInput } from './plan.ts';
 export {
   bathsOf,
   type CoatOfStep,
@@ -52,6 +52,7 @@ export {
   dropRefused,
   hasTileAlong,
   type PinTried,
+  type ShownStep,
   startWith,
   type Resumed,
   resumedOn,

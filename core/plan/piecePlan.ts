@@ -1,6 +1,6 @@
 import type { Purchases } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
-import type { FreeInterval, Placed, Schedule } from '#core/schedule/index';
+import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/schedule/index';
 import { asSentence, type Minute } from '#core/units/index';
 import { neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
@@ -53,7 +53,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
   const dates =
     complete && seed !== null ? pieceDates(steps, result.placed, free, seed, (mix) => spreadAfter(observationsOf(mix, context))) : null;
   const end = complete ? Math.max(...placed.map((step) => (step.placed as Placed).end)) : null;
-  const stays = new Set(placed.map((step) => free.findIndex((span) => (step.placed as Placed).start < span.to)));
+  const stays = new Set(placed.map((step) => stayIndex(free, (step.placed as Placed).start)));
   const stacks = Object.fromEntries(piece.parts.map((part) => [part.id, stackView(piece, part, context)]));
   const needed = neededMoment(piece, context.workshop.timeZone);
   const undecided = piece.board || piece.aim === 'preserve' ? undefined : undecidedText(piece);

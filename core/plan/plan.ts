@@ -8,6 +8,7 @@ import {
   cutToStay,
   type FreeInterval,
   freeIntervals,
+  type Improved,
   improving,
   LAY_OUT_MINUTES,
   PACK_UP_MINUTES,
@@ -35,6 +36,7 @@ import {
   stayingForTape,
   waitForPaint,
   withLaterPrices,
+  withPins,
   withWetNearby,
   withWindows,
 } from './dates/index.ts';
@@ -91,13 +93,16 @@ export type Readied = {
  */
 export function plan(input: PlanInput): Plan {
   const ready = readied(input);
-  const { problem, first, judge, ownerOf, crowding } = ready.rows.placing;
-  const { effort = 0, seed = DEFAULT_SEED } = input;
-  if (effort === 0) return finished(ready, first.result);
-  const rounds = improving({ problem, ownerOf, judge, random: seededRandom(seed), from: first, crowding });
-  let best = first;
-  for (let round = 0; round < effort; round++) best = rounds.next().value;
+  const rounds = searchIn(ready);
+  let best = ready.rows.placing.first;
+  for (let round = 0; round < (input.effort ?? 0); round++) best = rounds.next().value;
   return finished(ready, best.result);
+}
+
+/** Better schedules of what is readied, one round after the other, by its seed. */
+export function searchIn({ seed, rows }: Readied): Generator<Improved, never> {
+  const { problem, first, judge, ownerOf, crowding } = rows.placing;
+  return improving({ problem, ownerOf, judge, random: seededRandom(seed), from: first, crowding });
 }
 
 /** Everything that does not depend on which step comes when. */
@@ -132,7 +137,7 @@ export function finished({ context, seed, datesOf, rows }: Readied, schedule: Sc
   const needs = paintNeeds(steps, result.placed, facts);
   const purchases = buyGreedily(needs, facts);
   const pins = pinsOf(steps, facts, now);
-  const windowed = withWindows(steps, result, clocks).map((step) => (pins.has(step.id) ? { ...step, pinnedTo: pins.get(step.id) } : step));
+  const windowed = withPins(withWindows(steps, result, clocks), pins);
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,

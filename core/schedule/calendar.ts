@@ -97,6 +97,11 @@ export function benchIntervals(free: readonly FreeInterval[], now: Minute): Free
     .filter((span) => span.to - span.from >= 5);
 }
 
+/** The place of the stay a moment lies in, or else of the next one; -1: after all of them. */
+export function stayIndex(free: readonly FreeInterval[], at: Minute): number {
+  return free.findIndex((span) => at < span.to);
+}
+
 /** Free stretches with one more; those it meets are joined with it. */
 export function withStay(free: readonly FreeInterval[], stay: FreeInterval): FreeInterval[] {
   return joinedSpans([...free, stay]);

@@ -1,4 +1,5 @@
 import type { Minute } from '#core/units/index';
+import { stayIndex } from './calendar.ts';
 import type { Activity, Placed, Problem, Schedule } from './model.ts';
 
 /** Less set-up than this is not worth waiting for anybody. */
@@ -11,7 +12,7 @@ const WORTH_GATHERING: Minute = 5;
 export function batchesApart({ activities, gaps, free }: Problem, { placed }: Schedule): [string, string][] {
   const readies = new Map<string, readonly string[]>();
   for (const { from, to } of gaps) readies.set(to, [...(readies.get(to) ?? []), ...from]);
-  const stayOf = (at: Minute) => free.findIndex((span) => at < span.to);
+  const stayOf = (at: Minute) => stayIndex(free, at);
   const batches = new Map<string, { readonly own: Placed; readonly activity: Activity }[]>();
   for (const activity of activities) {
     const own = placed.get(activity.id);

@@ -7,6 +7,7 @@ export {
   without,
   LAY_OUT_MINUTES,
   PACK_UP_MINUTES,
+  stayIndex,
   withStay,
 } from './calendar.ts';
 export type { Activity, Allowed, FreeInterval, Gap, HoldKind, Placed, Problem, Schedule, SetUp, Unplaced } from './model.ts';

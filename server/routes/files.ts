@@ -3,7 +3,7 @@ import { setImmediate } from 'node:timers/promises';
 import { broughtIn, isPieceText, readPieceText, readWorkshopFile } from '#core/admission/index';
 import { calendarText } from '#core/calendar/index';
 import { conditionsOf } from '#core/drying/index';
-import { BetterPlan, DEFAULT_SEED } from '#core/plan/index';
+import { BetterPlan } from '#core/plan/index';
 import { COLLECTION_NAMES, type Facts, idSchema } from '#core/facts/index';
 import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -58,7 +58,7 @@ export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, cha
       const { facts } = store.snapshot();
       if (facts.workshop.length === 0) throw new UnknownFact('The workshop is not set up yet: there is no plan to write.');
       const now = Math.floor(Date.now() / 60_000);
-      const search = new BetterPlan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [], seed: DEFAULT_SEED });
+      const search = new BetterPlan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] });
       // Whoever else asks the server is answered between two rounds.
       while (search.next()) await setImmediate();
       return reply.type('text/calendar; charset=utf-8').send(calendarText(search.best(), facts));

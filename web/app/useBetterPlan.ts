@@ -7,7 +7,7 @@ import { planner } from '../workers/planner.ts';
 /** Who is still typing is not disturbed by a search for what is about to change. */
 const BEGIN_AFTER_MS = 400;
 
-/** How far the search for a better plan has come; null: none is on. */
+/** How far the search for a better plan has come, and whether it is over; null: none has begun for these facts. */
 const LookedContext = createContext<Looked | null>(null);
 export const LookedProvider = LookedContext.Provider;
 export const useLooked = () => useContext(LookedContext);
@@ -27,13 +27,16 @@ export function useBetterPlan(
   useEffect(() => {
     if (!wanted) return;
     let current = true;
+    // What is told travels beside the answer and may come after it.
+    let over = false;
     const timer = setTimeout(() => {
       const tell = (now: Looked) => {
-        if (current) setLooked(now);
+        if (current && !over) setLooked(now);
       };
       void planner.better(facts, Date.now() / 60_000, turns.current, tell).then((better) => {
         if (!current) return;
-        setLooked(null);
+        over = true;
+        setLooked((now) => now && { ...now, over: true });
         turns.current = better?.turns ?? turns.current ?? NO_TURNS;
         if (better) onBetter(better.plan);
       });

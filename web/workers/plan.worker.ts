@@ -5,7 +5,6 @@ import {
   BetterPlan,
   type Change,
   changesFor,
-  DEFAULT_SEED,
   filmsAhead,
   type FilmsAhead,
   type Gain,
@@ -28,6 +27,7 @@ import {
   type Resumed,
   resumedOn,
   type Shown,
+  type ShownStep,
   startWith,
   tryPin,
   type SharpenQuestion,
@@ -61,7 +61,7 @@ function trialsOf(piece: Piece, own: Standing): Trials {
 }
 
 /** How far a search for a better plan has come. */
-export type Looked = { readonly round: number; readonly of: number };
+export type Looked = { readonly round: number; readonly of: number; readonly over?: boolean };
 export type Better = { readonly plan: PlanView; readonly turns: Turns };
 let looking: BetterPlan | null = null;
 let stopped: BetterPlan | null = null;
@@ -81,7 +81,7 @@ const api = {
   },
   /** Looks for a better plan until the rounds are used up, it is stopped, or a newer search begins; null where there is none. */
   async better(facts: Facts | null, now: number, turns: Turns | undefined, tell: (looked: Looked) => void): Promise<Better | null> {
-    const search = new BetterPlan({ ...standing(facts, now), turns, seed: DEFAULT_SEED });
+    const search = new BetterPlan({ ...standing(facts, now), turns });
     looking = search;
     while (looking === search && search.next()) {
       tell({ round: search.round, of: search.of });
@@ -124,10 +124,10 @@ const api = {
     return resumedOn(date, piece, standing(facts, now));
   },
   /** When one step would begin with the change of that number; null where there are no more. */
-  stepSooner(facts: Facts | null, now: number, piece: Piece, stepId: string, number: number): StepTried | null {
+  stepSooner(facts: Facts | null, now: number, piece: Piece, shown: ShownStep, number: number): StepTried | null {
     const { asIs, changes } = trialsOf(piece, standing(facts, now));
     const change = changes[number];
-    return change ? { label: change.label, where: change.where, start: startWith(change, stepId, asIs), all: changes.length } : null;
+    return change ? { label: change.label, where: change.where, start: startWith(change, shown, asIs.now), all: changes.length } : null;
   },
   sooner(facts: Facts | null, now: number, piece: Piece, number: number): Tried | null {
     const { asIs, changes } = trialsOf(piece, standing(facts, now));

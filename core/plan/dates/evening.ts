@@ -23,15 +23,25 @@ export type ChangeRow = { readonly kind: 'change'; readonly from: Minute; readon
 
 export type Evening = {
   readonly rows: readonly (EveningRow | ChangeRow)[];
+  /** Minutes of work, changes of paint counted in, and those waited between. */
+  readonly working: number;
+  readonly waiting: number;
   /** Minutes the same work would take part by part, each with a set-up of its own. */
   readonly partByPart: number;
   readonly pieceIds: readonly string[];
 };
 
-export function eveningOf({ attendedMinutes }: Pick<Session, 'attendedMinutes'>, steps: readonly PlannedStep[]): Evening {
-  const rows = batchesOf(steps).map((own, index, all) => rowOf(own, all, index));
+export function eveningOf(
+  { from, to, attendedMinutes }: Pick<Session, 'from' | 'to' | 'attendedMinutes'>,
+  steps: readonly PlannedStep[],
+): Evening {
+  const batches = batchesOf(steps).map((own, index, all) => rowOf(own, all, index));
+  const rows = batches.flatMap((row, index) => [...changeBefore(batches, index), row]);
+  const working = attendedMinutes + rows.reduce((sum, row) => sum + (row.kind === 'change' ? row.minutes : 0), 0);
   return {
-    rows: rows.flatMap((row, index) => [...changeBefore(rows, index), row]),
+    rows,
+    working,
+    waiting: Math.max(0, Math.round(to - from - working)),
     partByPart: attendedMinutes + steps.reduce((sum, step) => sum + sparedBy(step), 0),
     pieceIds: [...new Set(steps.map(({ pieceId }) => pieceId))],
   };

@@ -2,7 +2,7 @@ export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './even
 export { withLaterPrices } from './later.ts';
 export { type MovedStep, movedSteps } from './moved.ts';
 export type { PlannedStep, WetNearby } from './plannedStep.ts';
-export { PIN_LEEWAY, pinsOf, planAnew } from './pins.ts';
+export { PIN_LEEWAY, pinsOf, planAnew, withPins } from './pins.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
 export { type ColourUse, mixesLast, type MixLasts, plannedInColour } from './oneMix.ts';

@@ -1,5 +1,5 @@
 import type { Facts } from '#core/facts/index';
-import type { FreeInterval } from '#core/schedule/index';
+import { type FreeInterval, stayIndex } from '#core/schedule/index';
 import { type Minute, toMinute } from '#core/units/index';
 import type { PlannedStep } from './plannedStep.ts';
 
@@ -10,7 +10,7 @@ export type MovedStep = { readonly stepId: string; readonly from: Minute; readon
 const WITHIN_A_STAY: Minute = 60;
 
 export function movedSteps(steps: readonly PlannedStep[], facts: Facts, free: readonly FreeInterval[]): MovedStep[] {
-  const stayOf = (at: Minute) => free.findIndex((span) => at < span.to);
+  const stayOf = (at: Minute) => stayIndex(free, at);
   const agreed = facts.agreed[0]?.starts ?? {};
   return steps.flatMap((step) => {
     const was = agreed[step.id];

@@ -1,6 +1,7 @@
 import type { Facts } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
 import { type Step, stepsLookedAt } from '../steps/index.ts';
+import type { PlannedStep } from './plannedStep.ts';
 
 /** Steps put to a time by hand, and the plan agreed on. What has gone by unkept binds nobody any more. */
 
@@ -50,4 +51,14 @@ export function stepsBefore(named: Iterable<string>, steps: readonly Step[]): Re
   };
   for (const id of named) walk(id);
   return before;
+}
+
+/** Pinned steps with their pins, and whether each is kept. */
+export function withPins(steps: readonly PlannedStep[], pins: ReadonlyMap<string, Minute>): PlannedStep[] {
+  return steps.map((step) => {
+    const pinnedTo = pins.get(step.id);
+    if (pinnedTo === undefined) return step;
+    const start = step.placed?.start ?? Number.POSITIVE_INFINITY;
+    return { ...step, pinnedTo, ...(start > pinnedTo + PIN_LEEWAY ? { pinLost: true } : {}) };
+  });
 }

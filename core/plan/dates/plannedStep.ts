@@ -30,8 +30,10 @@ export type PlannedStep = Step & {
   readonly later?: LaterPrice;
   /** When what is mixed for it must be used up; absent: nothing is mixed, or it keeps. */
   readonly mixGoodUntil?: Minute;
-  /** When it was pinned to by hand; later than that by more than a little: it could not be kept. */
+  /** When it was pinned to by hand. */
   readonly pinnedTo?: Minute;
+  /** The pin could not be kept. */
+  readonly pinLost?: boolean;
   /** What has to be done with the part once the step is done. */
   readonly afterwards?: string;
   /** A mask: when its film bears a hand, though not yet tape; absent where tape need not wait. */

@@ -14,6 +14,7 @@ import {
   outsideQuiet,
   type Problem,
   type Schedule,
+  stayIndex,
   type Turns,
 } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
@@ -126,7 +127,7 @@ function placedBy(
 }
 
 function crowdingOf({ placed }: Schedule, agreed: ReadonlyMap<string, Minute>, free: readonly FreeInterval[]): string[] {
-  const stayOf = (at: Minute) => free.findIndex((span) => at < span.to);
+  const stayOf = (at: Minute) => stayIndex(free, at);
   const left = [...agreed].filter(([id, at]) => stayOf(placed.get(id)?.start ?? Number.POSITIVE_INFINITY) !== stayOf(at));
   if (left.length === 0) return [];
   const stay = stayOf(Math.min(...left.map(([, at]) => at)));

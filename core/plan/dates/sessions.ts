@@ -1,4 +1,4 @@
-import type { FreeInterval } from '#core/schedule/index';
+import { type FreeInterval, stayIndex } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
 import type { PlannedStep } from './plannedStep.ts';
 
@@ -16,7 +16,7 @@ export function sessionsOf(steps: readonly PlannedStep[], free: readonly FreeInt
   for (const step of steps) {
     const start = step.placed?.start;
     if (start === undefined) continue;
-    const index = free.findIndex((span) => start < span.to);
+    const index = stayIndex(free, start);
     stays.set(index, [...(stays.get(index) ?? []), step]);
   }
   return [...stays]

@@ -1,5 +1,5 @@
-import { type FreeInterval, type Goal, type Judge, type Problem, roomOf, type Schedule } from '#core/schedule/index';
-import { HOUR, type Minute } from '#core/units/index';
+import { type FreeInterval, type Goal, type Judge, type Problem, roomOf, type Schedule, stayIndex } from '#core/schedule/index';
+import { DAY, HOUR, type Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
 import { PIN_LEEWAY } from './pins.ts';
 
@@ -17,10 +17,11 @@ export function judgeFor(goal: Goal, problem: Problem, steps: readonly Step[], {
   const pieceOf = new Map(steps.map((step) => [step.id, step.pieceId]));
   return (schedule) => {
     const ends = endsOf(schedule, pieceOf);
+    const stayOf = (at: Minute) => stayIndex(problem.free, at);
     const late = inHours([...needed].reduce((sum, [pieceId, by]) => sum + Math.max(0, (ends.get(pieceId) ?? by) - by), 0));
-    const sum = inHours([...ends.values()].reduce((total, end) => total + end - problem.now, 0));
+    const resumed = resumedLayers(steps, schedule, stayOf);
+    const sum = inHours([...ends.values()].reduce((total, end) => total + end - problem.now, resumed * RESUMED));
     const lost = [...pins].filter(([id, at]) => (schedule.placed.get(id)?.start ?? Number.POSITIVE_INFINITY) > at + PIN_LEEWAY).length;
-    const stayOf = (at: Minute) => problem.free.findIndex((span) => at < span.to);
     const moved = [...agreed].filter(
       ([id, at]) => stayOf(schedule.placed.get(id)?.start ?? Number.POSITIVE_INFINITY) !== stayOf(at),
     ).length;
@@ -39,6 +40,21 @@ export function judgeFor(goal: Goal, problem: Problem, steps: readonly Step[], {
   };
 }
 
+/** A colour begun one evening is finished that evening, unless that ends the pieces more than a day sooner in all. */
+const RESUMED: Minute = DAY;
+
+/** Layers that are taken up again in another stay, once for each. */
+function resumedLayers(steps: readonly Step[], { placed }: Schedule, stayOf: (at: Minute) => number): number {
+  const stays = new Map<string, Set<number>>();
+  for (const { id, pieceId, on, coat } of steps) {
+    const start = placed.get(id)?.start;
+    if (!coat || start === undefined) continue;
+    const layer = `${pieceId} ${on[0].partId} ${coat.layerId}`;
+    stays.set(layer, (stays.get(layer) ?? new Set()).add(stayOf(start)));
+  }
+  return [...stays.values()].reduce((sum, own) => sum + own.size - 1, 0);
+}
+
 /** Whole hours: nobody rearranges an evening for minutes. */
 function inHours(minutes: Minute): number {
   return Math.round(minutes / HOUR);
@@ -54,5 +70,5 @@ function endsOf({ placed }: Schedule, pieceOf: ReadonlyMap<string, string>): Map
 }
 
 function staysIn({ placed }: Schedule, free: readonly FreeInterval[]): number {
-  return new Set([...placed.values()].map(({ start }) => free.findIndex((span) => start < span.to))).size;
+  return new Set([...placed.values()].map(({ start }) => stayIndex(free, start))).size;
 }

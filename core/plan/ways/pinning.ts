@@ -1,4 +1,4 @@
-import { type FreeInterval, LAY_OUT_MINUTES, PACK_UP_MINUTES } from '#core/schedule/index';
+import { type FreeInterval, LAY_OUT_MINUTES, PACK_UP_MINUTES, stayIndex } from '#core/schedule/index';
 import { type Minute, toIso } from '#core/units/index';
 import type { Agreed } from '#core/facts/index';
 import { PIN_LEEWAY, type PlannedStep } from '../dates/index.ts';
@@ -89,7 +89,7 @@ export function tryPin(input: PlanInput, step: Pick<PlannedStep, 'id' | 'keys'>,
 }
 
 function movedBeside(stepId: string, pieceId: string | undefined, { starts }: Shown, { steps, free }: Plan): PinTried['moved'] {
-  const stayOf = (start: Minute) => free.findIndex((span) => start < span.to);
+  const stayOf = (start: Minute) => stayIndex(free, start);
   const moved = steps.filter(({ id, placed }) => {
     const was = starts[id];
     return id !== stepId && was !== undefined && placed !== null && stayOf(was) !== stayOf(placed.start);

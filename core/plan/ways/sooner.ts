@@ -61,11 +61,13 @@ export function changesFor(piece: Piece, facts: Facts, asIs: Plan, conditions: C
   ];
 }
 
-/** When one step would begin with a change; null where that is not at least half an hour sooner. */
-export function startWith(change: Change, stepId: string, asIs: Plan): Minute | null {
-  const startIn = ({ steps }: Plan) => steps.find(({ id }) => id === stepId)?.placed?.start ?? null;
-  const start = startIn(plan({ facts: change.facts, now: asIs.now, conditions: change.conditions, datesOf: [] }));
-  const was = startIn(asIs);
+/** A step, and when it begins as it is shown. */
+export type ShownStep = { readonly id: string; readonly start: Minute | null };
+
+/** When a step would begin with a change; null where that is not at least half an hour sooner than it is shown. */
+export function startWith(change: Change, { id: stepId, start: was }: ShownStep, now: Minute): Minute | null {
+  const { steps } = plan({ facts: change.facts, now, conditions: change.conditions, datesOf: [] });
+  const start = steps.find(({ id }) => id === stepId)?.placed?.start ?? null;
   return start === null || (was !== null && was - start < WORTH_A_CHANGE) ? null : start;
 }
 

@@ -36,8 +36,6 @@ export function Tonight() {
   if (!stay) return <NothingToDo />;
   const steps = stay.session.stepIds.flatMap((id) => stepById.get(id) ?? []);
   const evening = eveningOf(stay.session, steps);
-  const working = stay.session.attendedMinutes + evening.rows.reduce((sum, row) => sum + (row.kind === 'change' ? row.minutes : 0), 0);
-  const waiting = Math.max(0, stay.session.to - stay.session.from - working);
   const heading = stay.on
     ? `Tonight, ${words.clock(stay.session.from)} to ${words.clock(stay.session.to + PACK_UP_MINUTES)}`
     : `Next, ${words.moment(stay.session.from)}`;
@@ -48,7 +46,7 @@ export function Tonight() {
           <div className="flex flex-wrap items-baseline gap-x-4">
             <h1 id="tonight">{heading}</h1>
             <span className="second">
-              {working} min of work, {Math.round(waiting)} of waits, {counted(evening.pieceIds.length, 'piece')}
+              {evening.working} min of work, {evening.waiting} of waits, {counted(evening.pieceIds.length, 'piece')}
             </span>
           </div>
           {stayMinutes !== undefined && !stay.on && (

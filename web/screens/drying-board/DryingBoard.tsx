@@ -172,6 +172,7 @@ const SPOKEN = {
 function LookingOn() {
   const looked = useLooked();
   if (!looked) return null;
+  if (looked.over) return <span className="second text-small">the best of {looked.round + 1} orders tried</span>;
   return (
     <span className="second text-small" role="status">
       looking for a better plan, {looked.round} of {looked.of}{' '}

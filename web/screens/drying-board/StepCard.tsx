@@ -30,7 +30,6 @@ export function StepCard({
   const words = useWords();
   const { step } = bar;
   const before = step.placed?.hold.with ? stepById.get(step.placed.hold.with) : undefined;
-  const late = step.pinnedTo !== undefined && (step.placed?.start ?? 0) > step.pinnedTo + 15;
   return (
     <div role="status" className="sheet absolute z-10 !border-ink !p-4" style={placeOf(bar.row, x, boxWidth, height)}>
       <p>
@@ -43,7 +42,7 @@ export function StepCard({
         {step.placed?.hold.text}
         {before ? `, after “${before.title}”` : ''}.
       </p>
-      {late && <p className="mt-1 font-[650]">Its pin, {words.moment(step.pinnedTo ?? 0)}, could not be kept.</p>}
+      {step.pinLost && <p className="mt-1 font-[650]">Its pin, {words.moment(step.pinnedTo ?? 0)}, could not be kept.</p>}
       {step.window?.to != null && <p className="mt-1">Until {words.moment(step.window.to)}.</p>}
       <StartsSooner key={step.id} bar={bar} />
       <p className="second mt-2 text-small">Drag it, or press Space and the arrow keys, with Shift from stay to stay.</p>
@@ -62,8 +61,6 @@ export function StepCard({
 }
 
 const MOST_SHOWN = 3;
-/** Minutes nobody would change anything for. */
-const WORTH_A_CHANGE = 30;
 
 /** Changes that would start this step sooner, each planned anew. */
 function StartsSooner({ bar: { step } }: { bar: Bar }) {
@@ -71,7 +68,7 @@ function StartsSooner({ bar: { step } }: { bar: Bar }) {
   const words = useWords();
   const piece = pieceById.get(step.pieceId);
   const { search, look } = useTrials<StepTried>(async (number) =>
-    piece ? planner.stepSooner(facts, plan.now, piece, step.id, number) : null,
+    piece ? planner.stepSooner(facts, plan.now, piece, { id: step.id, start: step.placed?.start ?? null }, number) : null,
   );
   if (!search)
     return (
@@ -79,11 +76,7 @@ function StartsSooner({ bar: { step } }: { bar: Bar }) {
         What would start it sooner?
       </button>
     );
-  // Sooner than it is shown: a plan made anew may be worse for this step than the one agreed.
-  const sooner = (step.placed?.start ?? 0) - WORTH_A_CHANGE;
-  const gains = search.tried
-    .flatMap((own) => (own.start === null || own.start > sooner ? [] : [{ ...own, start: own.start }]))
-    .sort((a, b) => a.start - b.start);
+  const gains = search.tried.flatMap((own) => (own.start === null ? [] : [{ ...own, start: own.start }])).sort((a, b) => a.start - b.start);
   return (
     <div className="mt-2 text-small">
       <ul>
