@@ -14,7 +14,7 @@ import { demoText, host, note, testWorkshop } from './testWorkshop.ts';
 
 /** Requests as no page would send them. */
 
-const WORDS = { moment: String, money: String, volume: String };
+const WORDS = { moment: String, money: String, volume: String, temperature: String };
 
 const bench = testWorkshop();
 const importText = (text: string) => bench.send('POST', '/api/import', { text, apply: true });

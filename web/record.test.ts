@@ -67,6 +67,15 @@ describe('done at the bench', () => {
       toIso(NOW - 90),
     ]);
   });
+  it('puts a part into the warm as planned, for the films to go by', () => {
+    const oven = { longMm: 400, wideMm: 300, highMm: 300, mostC: 90 };
+    const warm = { by: 'oven' as const, surfaceC: 50, minutes: 60 };
+    const facts = { ...shelf, workshop: [{ ...shelf.workshop[0], oven }] };
+    const [step] = planOf(part({ layers: [primer({ warm })] }), [], {}, facts).steps.filter((own) => own.warm !== undefined);
+    const events = doneEvents(step, newId, NOW, 'shed', undefined, () => undefined);
+    expect(events.map(({ kind }) => kind)).toEqual(['done', 'warmed']);
+    expect(events[1]).toMatchObject({ at: toIso(NOW), partIds: ['body'], ...warm });
+  });
   it('takes the fastenings each with its own end', () => {
     expect(
       partedEvents('bell', { s1: 'came-off', s2: 'broke' }, newId, NOW).map((event) => [event.kind, 'outcome' in event && event.outcome]),

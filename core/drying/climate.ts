@@ -5,7 +5,7 @@ import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts
 import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 import type { Mechanism } from './familyRow.ts';
 import { darkHours, guessedPosition } from './daylight.ts';
-import { seriesAt, seriesText, windAt } from './series.ts';
+import { cloudAt, seriesAt, seriesText, windAt } from './series.ts';
 
 /** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */
 export type Conditions = Readonly<Record<string, PlaceAir>>;
@@ -20,6 +20,8 @@ export type PlaceAir = {
   readonly measured: boolean;
   /** Wind of each hour in the open, m/s; null where nothing is known of it, absent indoors. */
   readonly windMs?: readonly (number | null)[];
+  /** Cloud of each hour in the open, % of the sky; null where nothing is known of it, absent indoors and without a forecast. */
+  readonly cloud?: readonly (number | null)[];
   /** Air movement over the parts; absent: still. */
   readonly air?: AirMovement;
   /** Hours without daylight, in the open; absent indoors, where there are lamps. */
@@ -104,6 +106,7 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
     tempC,
     rh,
     ...(inTheOpen && (forecast || felt !== undefined) ? { windMs: tempC.map((_, hour) => windOf(hour)) } : {}),
+    ...(inTheOpen && forecast?.cloud ? { cloud: tempC.map((_, hour) => cloudAt(forecast, start + hour * HOUR)) } : {}),
     ...(inTheOpen ? { dark: darkHours(start, hours, place.position ?? guessedPosition(timeZone, now)) } : {}),
     ...(measuredC === undefined ? {} : { warmerC }),
     measured: Boolean(fresh),

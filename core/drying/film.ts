@@ -3,7 +3,8 @@ import type { Minute } from '#core/units/index';
 import type { DryingClocks } from './climate.ts';
 import { filmSlowing } from './clock.ts';
 import { familyDrying } from './families.ts';
-import type { FamilyDrying } from './familyRow.ts';
+import type { FamilyDrying, Mechanism } from './familyRow.ts';
+import { reachedWarmed, type WarmSpell } from './warmed.ts';
 
 /** One set of coats of one product, laid together on a zone. */
 export type FilmSet = {
@@ -18,6 +19,8 @@ export type FilmSet = {
   readonly filmRatio: number;
   /** The person's own factor for this product: observed ÷ predicted. */
   readonly learned?: number;
+  /** Spells in which it was, or will be, warmer than the air; absent: none. */
+  readonly warmed?: readonly WarmSpell[];
 };
 
 export type Stage = 'touch' | 'coatFrom' | 'layerFrom' | 'clearFrom' | 'again' | 'flat' | 'tape' | 'handle' | 'fit' | 'cure';
@@ -57,6 +60,12 @@ function againHours(drying: FamilyDrying): number | null {
   return drying.tape ?? drying.layerFrom + 24;
 }
 
+/** On the clock of the place it hangs in, and of the warm spells it goes through. */
+function reachedBy({ placeId, warmed }: FilmSet, clocks: DryingClocks, mechanism: Mechanism, from: Minute, hours: number): Minute | null {
+  if (!warmed || warmed.length === 0) return clocks.reached(placeId, mechanism, from, hours);
+  return reachedWarmed(clocks, { placeId, mechanism, from, hours }, warmed);
+}
+
 /** When a set of coats reaches a stage on the drying clock of its place. */
 export function stageReached(film: FilmSet, stage: Stage, clocks: DryingClocks): Moment {
   const drying = familyDrying(film.family);
@@ -66,7 +75,7 @@ export function stageReached(film: FilmSet, stage: Stage, clocks: DryingClocks):
   const mechanism = early ? (drying.early ?? drying.mechanism) : drying.mechanism;
   const slowing = early ? filmSlowing(mechanism, film.coatRatio, 'coat') : filmSlowing(mechanism, film.filmRatio, 'later');
   const learned = film.learned ?? 1;
-  const at = clocks.reached(film.placeId, mechanism, film.lastCoatEnd, reference.hours * slowing * learned);
+  const at = reachedBy(film, clocks, mechanism, film.lastCoatEnd, reference.hours * slowing * learned);
   return { at, source: film.learned === undefined ? reference.source : 'own', referenceHours: reference.hours };
 }
 
@@ -76,7 +85,7 @@ export function windowShuts(film: FilmSet, clocks: DryingClocks): Minute | null 
   const hours = film.label?.coatUntilMin !== undefined ? film.label.coatUntilMin / 60 : drying.coatUntil;
   if (hours === null) return null;
   const from = drying.shutsFromFirst ? film.firstCoatEnd : film.lastCoatEnd;
-  const onClock = clocks.reached(film.placeId, drying.early ?? drying.mechanism, from, hours);
+  const onClock = reachedBy(film, clocks, drying.early ?? drying.mechanism, from, hours);
   const onTheWatch = from + hours * 60;
   return onClock === null ? onTheWatch : Math.min(onClock, onTheWatch);
 }
@@ -85,7 +94,7 @@ export function windowShuts(film: FilmSet, clocks: DryingClocks): Minute | null 
 function labelShuts(film: FilmSet, minutes: number | undefined, clocks: DryingClocks): Minute | null {
   if (minutes === undefined) return null;
   const drying = familyDrying(film.family);
-  const onClock = clocks.reached(film.placeId, drying.early ?? drying.mechanism, film.lastCoatEnd, minutes / 60);
+  const onClock = reachedBy(film, clocks, drying.early ?? drying.mechanism, film.lastCoatEnd, minutes / 60);
   return Math.min(onClock ?? Number.POSITIVE_INFINITY, film.lastCoatEnd + minutes);
 }
 

@@ -1,4 +1,6 @@
 import type { Family, Material } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
+import type { DryingClocks } from './climate.ts';
 import { dryingRate } from './clock.ts';
 import { familyDrying } from './families.ts';
 
@@ -38,16 +40,39 @@ const OTHER_COATING_LIMIT = 55;
 const LEAST_FLASH_MIN = 30;
 
 export function cureLimit(material: Material, family: Family): number {
-  return Math.min(MATERIAL_LIMIT[material], COATING_LIMIT[family] ?? OTHER_COATING_LIMIT);
+  return warmthLimit([material], [family]).limitC;
+}
+
+export type WarmthLimit = { readonly limitC: number; readonly by: Material | Family };
+
+/** The least that all materials and films of a part bear, °C, and which of them it is. @param materials at least one */
+export function warmthLimit(materials: readonly Material[], families: readonly Family[]): WarmthLimit {
+  const limits: WarmthLimit[] = [
+    ...materials.map((by) => ({ limitC: MATERIAL_LIMIT[by], by })),
+    ...families.map((by) => ({ limitC: COATING_LIMIT[by] ?? OTHER_COATING_LIMIT, by })),
+  ];
+  return limits.reduce((least, own) => (own.limitC < least.limitC ? own : least));
 }
 
 export type ForcedCure = { readonly limitC: number; readonly flashOffMin: number; readonly hours: number | null; readonly because: string };
+
+/** How long a film is left alone before heat, reference minutes: twice coat-from, and never less than half an hour (BRIEF §8). */
+export function flashOffMinutes(family: Family): number {
+  return Math.max(LEAST_FLASH_MIN, 2 * familyDrying(family).coatFrom * 60);
+}
+
+/** When a film laid at a moment may be warmed: its flash-off on the clock of the place, and never less than half an hour by the watch. */
+export function mayBeWarmed(family: Family, placeId: string, laid: Minute, clocks: DryingClocks): Minute | null {
+  const drying = familyDrying(family);
+  const flashed = clocks.reached(placeId, drying.early ?? drying.mechanism, laid, flashOffMinutes(family) / 60);
+  return flashed === null ? null : Math.max(flashed, laid + LEAST_FLASH_MIN);
+}
 
 /** Hours of low oven that finish a cure, after flash-off, ramped below 40 °C; null hours where the family never cures by itself. */
 export function forcedCure(material: Material, family: Family, safelyBelowC = 5): ForcedCure {
   const drying = familyDrying(family);
   const limitC = cureLimit(material, family);
-  const flashOffMin = Math.max(LEAST_FLASH_MIN, 2 * drying.coatFrom * 60);
+  const flashOffMin = flashOffMinutes(family);
   const hours = drying.cure === null ? null : drying.cure / dryingRate(drying.mechanism, limitC - safelyBelowC, 50);
   return {
     limitC,
@@ -57,7 +82,17 @@ export function forcedCure(material: Material, family: Family, safelyBelowC = 5)
   };
 }
 
+/** A colour darker than this runs hot in the sun, L*. */
+const DARK = 40;
+
 /** Surface of a part in full sun, °C: dark ones run hot, and dark plastic stays out of it. */
 export function sunSurface(airC: number, lightness: number): number {
-  return airC + (lightness < 40 ? 40 : 15);
+  return airC + (lightness < DARK ? 40 : 15);
+}
+
+const PLASTIC: readonly Material[] = ['pp', 'abs', 'polystyrene', 'plated-plastic', 'clear', 'resin', 'vinyl'];
+
+/** Dark plastic softens in full sun whatever the air is. */
+export function shunsSun(material: Material, lightness: number): boolean {
+  return lightness < DARK && (PLASTIC.includes(material) || material === 'unknown');
 }

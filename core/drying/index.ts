@@ -32,7 +32,18 @@ export {
   windowShuts,
 } from './film.ts';
 export { USUAL_AIR, usualPlace } from './usualAir.ts';
-export { cureLimit, type ForcedCure, forcedCure, sunSurface } from './forcedCure.ts';
+export {
+  cureLimit,
+  flashOffMinutes,
+  type ForcedCure,
+  forcedCure,
+  mayBeWarmed,
+  shunsSun,
+  sunSurface,
+  warmthLimit,
+} from './forcedCure.ts';
+export { nextSun, sunAhead, type Sunny } from './sun.ts';
+export { reachedWarmed, type WarmSpell } from './warmed.ts';
 export { type Logged, readLoggerCsv } from './loggerCsv.ts';
 export { seriesAt } from './series.ts';
 export { guessedPosition } from './daylight.ts';

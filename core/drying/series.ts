@@ -22,7 +22,16 @@ export function seriesAt(series: AirSeries, at: Minute): { tempC: number; rh: nu
 
 /** Wind of a series in the hour of a moment, m/s; null where it says nothing of it. */
 export function windAt(series: AirSeries, at: Minute): number | null {
-  return series.windMs?.[Math.floor((at - toMinute(series.start)) / HOUR)] ?? null;
+  return series.windMs?.[hourOf(series, at)] ?? null;
+}
+
+/** Cloud of a series in the hour of a moment, % of the sky; null where it says nothing of it. */
+export function cloudAt(series: AirSeries, at: Minute): number | null {
+  return series.cloud?.[hourOf(series, at)] ?? null;
+}
+
+function hourOf({ start }: AirSeries, at: Minute): number {
+  return Math.floor((at - toMinute(start)) / HOUR);
 }
 
 /** The nearest hour with both values, looking one way. */

@@ -3,6 +3,7 @@ import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './
 import { mixPartsSchema } from './paint.ts';
 import { mendSchema } from './condition.ts';
 import { familySchema, handSchema, roleSchema, sheenSchema, stripMethodSchema, weightSchema } from './names.ts';
+import { warmSchema } from './warm.ts';
 
 /** What lies in the log: appended, never edited. Each event carries a client-made id, so a repeat changes nothing. */
 
@@ -74,6 +75,8 @@ export const eventSchema = z.discriminatedUnion('kind', [
     stage: z.enum(['coat', 'tape', 'handle', 'fit', 'flat']),
     seen: z.enum(['dry', 'tacky']),
   }),
+  /** Parts were warmed from `at` on, as measured; with the step of the plan, or out of one's own head. */
+  z.strictObject({ ...head, kind: z.literal('warmed'), pieceId: idSchema, partIds: partIdsSchema, ...warmSchema.shape }),
   z.strictObject({ ...head, kind: z.literal('wait'), pieceId: idSchema, stepKeys: stepKeysSchema, until: momentSchema }),
   z.strictObject({
     ...head,

@@ -8,12 +8,14 @@ export * from './stock.ts';
 export { canUpgrade, upgraded, upgradedFact } from './upgrade/index.ts';
 export * from './names.ts';
 export * from './onThePart.ts';
+export * from './layer.ts';
 export { newPart, newPiece } from './newPiece.ts';
 export * from './paint.ts';
 export * from './piece.ts';
 export { type Stays, staysOf } from './stays.ts';
 export { shiftFile } from './shift.ts';
 export * from './teardown.ts';
+export * from './warm.ts';
 export * from './zones.ts';
 export * from './zoneTree.ts';
 export {

@@ -111,6 +111,7 @@ export const WORK_STAGES = [
   'promoter',
   'coat',
   'unmask',
+  'warm',
   'detail',
   'decal',
   'flat',

@@ -1,33 +1,19 @@
 import { z } from 'zod';
-import {
-  clockSchema,
-  copiesSchema,
-  dateSchema,
-  idSchema,
-  labSchema,
-  lengthSchema,
-  momentSchema,
-  moneySchema,
-  nameSchema,
-} from './basics.ts';
+import { clockSchema, copiesSchema, dateSchema, idSchema, lengthSchema, momentSchema, moneySchema, nameSchema } from './basics.ts';
 import { referenceSchema, targetSchema } from './colours.ts';
 import { featureSchema, markSchema, materialTestSchema, meshSchema, serviceSchema, surveyStopSchema } from './condition.ts';
 import {
   aimSchema,
-  familySchema,
   finishSchema,
-  handSchema,
   limitSchema,
   looksLikeSchema,
   materialSchema,
   portraitSchema,
   oldPaintSchema,
-  roleSchema,
   workStageSchema,
   stripMethodSchema,
-  weightSchema,
 } from './names.ts';
-import { flakeSchema } from './paint.ts';
+import { layerSchema } from './layer.ts';
 import { decalSchema, detailSchema, fitSchema, holdSchema, type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
 import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
 import { type Cut, cutSchema, edgeSchema, zoneSchema } from './zones.ts';
@@ -69,55 +55,6 @@ function holesFit(holes: { count: number; acrossMm: number }, face: { longMm: nu
   return holes.acrossMm < Math.min(face.longMm, face.shortMm) && open <= DENSEST_HOLES * face.longMm * face.shortMm;
 }
 export type Face = z.infer<typeof faceSchema>;
-
-/** What a layer wants where no product is chosen yet. */
-export const wantedSchema = z.strictObject({
-  family: familySchema,
-  role: roleSchema,
-  name: nameSchema,
-  lab: labSchema,
-  /** What glitters in it, and what is seen of it from the edge. */
-  flake: flakeSchema.optional(),
-  edgeOn: labSchema.optional(),
-  /** The sheen wanted of a clear, gloss units; absent: any. */
-  gloss: z.number().min(0).max(100).optional(),
-});
-
-export const layerSchema = z
-  .strictObject({
-    id: idSchema,
-    productId: idSchema.optional(),
-    wanted: wantedSchema.optional(),
-    coats: z.int('Coats are whole.').min(1, 'A layer has at least one coat.').max(12, 'More than 12 coats drown any piece.'),
-    covers: z.union([z.literal('all'), z.array(idSchema).min(1, 'A layer covers at least one zone.')]),
-    /** Sanded flat after it dries, with this grit. */
-    flatAfter: z.int().min(80).max(3000).optional(),
-    /** Mist coats first: the mend for a care joint below. */
-    mistFirst: z.boolean().optional(),
-    /** The target of the piece that its colour is to meet. */
-    targetId: idSchema.optional(),
-    /** May be left out: the plan says until when it is cheap. */
-    optional: z.boolean().optional(),
-    /** What it is laid with; absent: as its sheet says and as the tools owned allow. */
-    hand: handSchema.optional(),
-    /** A later round of the same colour, such as the outside after returns and inside: kept apart on purpose, after all before it. */
-    round: z.int().min(2).max(9).optional(),
-    /** How heavily each coat goes on, first to last; coats without a word are normal. Absent: as the sheet says. */
-    weights: z.array(weightSchema).max(12).optional(),
-  })
-  .refine(
-    (layer) => (layer.productId === undefined) !== (layer.wanted === undefined),
-    'A layer names a product or what is wanted, one of the two.',
-  );
-export type Layer = z.infer<typeof layerSchema>;
-
-/** A stack saved to be used again: layers that cover all of a part. */
-export const systemSchema = z.strictObject({
-  id: idSchema,
-  name: nameSchema,
-  layers: z.array(layerSchema).min(1, 'A system has at least one layer.').max(20),
-});
-export type System = z.infer<typeof systemSchema>;
 
 export const partSchema = z
   .strictObject({
@@ -186,6 +123,8 @@ export const partSchema = z
         protect: z.enum(['none', 'oil', 'wax', 'clear']).optional(),
       })
       .optional(),
+    /** What one copy weighs, g: a hook or a shelf must carry it; absent: not weighed. */
+    grams: z.number('Type grams.').min(0.1, 'A part weighs at least 0.1 g.').max(200_000, 'At most 200 kg. Check the unit.').optional(),
     /** The hottest it gets in service, °C, where it serves in heat. */
     serviceC: z.number().min(20, 'That is no heat: 20 °C is the least.').max(1200, 'At most 1200 °C. Check the unit.').optional(),
     mesh: meshSchema.optional(),

@@ -60,13 +60,32 @@ export const workshopSchema = z.strictObject({
   dryPlaceId: idSchema,
   /** The largest tub owned, inside, mm: a bath needs one the part fits into; absent: not asked yet. */
   tub: z.strictObject({ longMm: lengthSchema, wideMm: lengthSchema, deepMm: lengthSchema }).optional(),
+  /** How many tubs there are that large; absent: one. */
+  tubs: z.int('Tubs are counted whole.').min(1, 'Count 1 tub or more.').max(20).optional(),
   /** The floor of the booth, mm: how much lies or hangs in it side by side; absent: room enough. */
   booth: z.strictObject({ longMm: lengthSchema, wideMm: lengthSchema }).optional(),
-  /** Hooks, rods and shelves where films dry: so many copies at a time, each up to a length; absent: as many as there are. */
+  /** Hooks, rods and shelves where films dry: so many copies at a time, each up to a length and a weight; absent: as many as there are. */
   dryingPlaces: z
-    .array(z.strictObject({ count: z.int('Places are counted whole.').min(1, 'Count 1 place or more.').max(500), longMm: lengthSchema }))
+    .array(
+      z.strictObject({
+        count: z.int('Places are counted whole.').min(1, 'Count 1 place or more.').max(500),
+        longMm: lengthSchema,
+        grams: z.number('Type grams.').min(1, 'A place carries 1 g or more.').max(500_000, 'At most 500 kg. Check the unit.').optional(),
+      }),
+    )
     .max(12, 'At most 12 kinds of drying places.')
     .optional(),
+  /** An oven for parts only, inside, mm, and the most its thermostat holds, °C; absent: there is none. */
+  oven: z
+    .strictObject({
+      longMm: lengthSchema,
+      wideMm: lengthSchema,
+      highMm: lengthSchema,
+      mostC: z.number('Type the most it holds.').min(30, 'An oven holds at least 30 °C.').max(300, 'At most 300 °C. Check the unit.'),
+    })
+    .optional(),
+  /** When somebody is at home while an oven is on, beside the hours at the bench; absent: only then. */
+  atHome: z.array(freeHoursSchema).max(40).optional(),
   /** mL of each colour kept for touch-up, a piece; absent: the usual few. */
   touchUpMl: z.number('Type mL.').min(0, 'Keep 0 mL or more for touch-up.').max(100, 'A touch-up jar holds at most 100 mL.').optional(),
   /** False until the three cards of the first run were answered. */
@@ -128,6 +147,11 @@ export const airSeriesSchema = z
       .array(z.number().min(1).max(100).nullable())
       .min(1)
       .max(24 * 400),
+    /** Cloud, % of the sky, where the series knows it. */
+    cloud: z
+      .array(z.number().min(0).max(100).nullable())
+      .max(24 * 400)
+      .optional(),
     /** Wind, m/s, where the series knows it. */
     windMs: z
       .array(z.number().min(0).max(80).nullable())
@@ -135,6 +159,7 @@ export const airSeriesSchema = z
       .optional(),
   })
   .refine((series) => series.tempC.length === series.rh.length, 'Temperature and humidity are of the same length.')
+  .refine((series) => (series.cloud ?? series.rh).length === series.rh.length, 'Cloud is of the same length as the humidity.')
   .refine((series) => (series.windMs ?? series.rh).length === series.rh.length, 'Wind is of the same length as the humidity.');
 export type AirSeries = z.infer<typeof airSeriesSchema>;
 

@@ -9,6 +9,7 @@ export {
   cut,
   done,
   enamel,
+  hours,
   lacquer,
   layer,
   mark,

@@ -1,5 +1,5 @@
-import { type Facts, type LogEvent, type Piece, plain, standingZones, type WorkStage } from '#core/facts/index';
-import { capital, counted, listed, toMinute } from '#core/units/index';
+import { type Facts, type LogEvent, type Piece, plain, standingZones, type WarmBy, type WorkStage } from '#core/facts/index';
+import { capital, counted, durationText, listed, toMinute } from '#core/units/index';
 import { STAGE_NAMES } from './stageNames.ts';
 
 const OUTCOMES = { clean: 'came off clean', most: 'most came off', little: 'hardly anything came off', harmed: 'it harmed the part' };
@@ -18,6 +18,13 @@ export type EntryWords = {
   readonly moment: (at: number) => string;
   readonly money: (minor: number) => string;
   readonly volume: (ml: number) => string;
+  readonly temperature: (celsius: number) => string;
+};
+
+const WARMED: Readonly<Record<WarmBy, string>> = {
+  oven: 'In the low oven',
+  sun: 'In full sun',
+  'warm-room': 'In the warm room',
 };
 
 /** Zones of a part by name, where a coat went on some of them only. */
@@ -69,6 +76,11 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
     case 'stripped':
       return {
         what: `${capital(plain(event.method))}, time ${event.application}: ${OUTCOMES[event.outcome]}`,
+        who: `${name}, ${parts(event.partIds)}`,
+      };
+    case 'warmed':
+      return {
+        what: `${WARMED[event.by]}: ${words.temperature(event.surfaceC)} for ${durationText(event.minutes)}`,
         who: `${name}, ${parts(event.partIds)}`,
       };
     case 'tile':

@@ -31,6 +31,7 @@ const KINDS: Readonly<Record<Exclude<LogEvent['kind'], 'done'>, EntryKind>> = {
   trouble: 'trouble',
   'failed-check': 'trouble',
   stripped: 'work',
+  warmed: 'work',
   parted: 'work',
   treated: 'work',
   bought: 'stock',

@@ -5,7 +5,12 @@ import { describe, expect, it } from 'vitest';
 import { entriesOf, entryKind, entryText, filtered, searchableEntry, searchableFact, searchWords } from './index.ts';
 
 const facts: Facts = { ...shelf, pieces: [piece(part({ id: 'hull', name: 'Hull' }), { id: 'boat', name: 'Tin boat' })] };
-const words = { moment: (at: number) => toIso(at), money: (minor: number) => `${minor} c`, volume: (ml: number) => `${ml} mL` };
+const words = {
+  moment: (at: number) => toIso(at),
+  money: (minor: number) => `${minor} c`,
+  volume: (ml: number) => `${ml} mL`,
+  temperature: (celsius: number) => `${celsius} °C`,
+};
 const at = toIso(NOW);
 const about = { id: 'e', at, pieceId: 'boat' };
 const laid = coat('red', 1, 60, 'acrylic-lacquer', 'colour', 18) as DoneEvent;

@@ -17,6 +17,7 @@ export const STAGE_NAMES: Readonly<Record<WorkStage, string>> = {
   mix: 'Mixed',
   promoter: 'Promoter on',
   mask: 'Masked',
+  warm: 'Warmed',
   unmask: 'Tape off',
   flat: 'Flatted',
   look: 'Looked at',

@@ -250,6 +250,7 @@ describe('paint needs', () => {
       sweepsMl: 0,
       mix: 'red',
       holds: 'film',
+      boothShare: 0,
     },
     ...more,
   });

@@ -42,7 +42,7 @@ import {
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
-import { coatKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
+import { coatKey, warmKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
 export const DEFAULT_SEED = 20261125;
 
@@ -143,7 +143,7 @@ export function finished({ context, seed, datesOf, rows }: Readied, schedule: Sc
     context,
     result.placed,
     built.map(({ piece }) => piece),
-    (...coat) => stepOf.get(coatKey(...coat)),
+    { coat: (...coat) => stepOf.get(coatKey(...coat)), warm: (...layer) => stepOf.get(warmKey(...layer)) },
   );
   const plannedSteps = withLaterPrices(withWetNearby(windowed, films, workshop.sprayPlaceId), facts);
   const sessions = sessionsOf(plannedSteps, free, now);

@@ -2,10 +2,10 @@ import type { Minute } from '#core/units/index';
 
 /** Places where films dry: what hangs in them, for how long, and whether there is room for more. */
 
-/** So many copies as long as this. */
-export type Hung = { readonly count: number; readonly longMm: number };
+/** So many copies as long and as heavy as this; a weight nobody knows is none. */
+export type Hung = { readonly count: number; readonly longMm: number; readonly grams?: number };
 
-/** Kinds of places: so many copies at a time, each up to a length. */
+/** Kinds of places: so many copies at a time, each up to a length and a weight; no weight said carries any. */
 export type DryingPlaces = readonly Hung[];
 
 /** What hangs while its film cannot be touched. The same `what` in two spells hangs once. */
@@ -51,9 +51,24 @@ export function hangingAt(spells: readonly Spell[], at: Minute): Hung[] {
   return [...once.values()];
 }
 
-/** Whether copies find a place each: those longer than any length never outnumber the places that take more than it. */
+/**
+ * Whether copies find a place each. The longest first, each in the weakest place that takes it: what is left is long enough for all
+ * that follow, so that only its strength counts.
+ */
 export function fits(copies: readonly Hung[], places: DryingPlaces): boolean {
-  const longerThan = (list: readonly Hung[], mm: number) => list.reduce((sum, own) => sum + (own.longMm > mm ? own.count : 0), 0);
-  const lengths = [0, ...places.map(({ longMm }) => longMm)];
-  return lengths.every((mm) => longerThan(copies, mm) <= longerThan(places, mm));
+  const free = [...places]
+    .sort((a, b) => (a.grams ?? Number.POSITIVE_INFINITY) - (b.grams ?? Number.POSITIVE_INFINITY))
+    .map((place) => ({ ...place }));
+  return [...copies]
+    .sort((a, b) => b.longMm - a.longMm || (b.grams ?? 0) - (a.grams ?? 0))
+    .every((own) => {
+      let left = own.count;
+      for (const place of free) {
+        if (place.longMm < own.longMm || (place.grams ?? Number.POSITIVE_INFINITY) < (own.grams ?? 0)) continue;
+        const taken = Math.min(left, place.count);
+        place.count -= taken;
+        left -= taken;
+      }
+      return left === 0;
+    });
 }

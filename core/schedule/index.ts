@@ -34,3 +34,4 @@ export { type Held, type HeldBy, holdsOf } from './solve/holds.ts';
 export { type DryingPlaces, fits, hangingAt, type Hung, type Spell } from './hanging.ts';
 export { compared, type Improved, improving, inTurn, type Judge, NO_TURNS, type Turns, withTurns } from './improve.ts';
 export { roomOf } from './room.ts';
+export { type Load, lotsOf, type VesselCounts } from './vessels.ts';

@@ -1,5 +1,6 @@
 import type { Minute } from '#core/units/index';
 import type { DryingPlaces, Spell } from './hanging.ts';
+import type { Load, VesselCounts } from './vessels.ts';
 
 /** The scheduling problem: attended work in free hours, waits in between, windows that open and shut. */
 
@@ -31,6 +32,8 @@ export type Activity = {
   readonly notBeforeWhy?: string;
   /** What hangs to dry once it has ended, and until when it cannot be touched. */
   readonly hangs?: (start: Minute, end: Minute, endOf: (id: string) => Minute) => readonly Spell[];
+  /** The oven or the tub it takes up, and for how long. */
+  readonly loads?: (start: Minute, end: Minute, endOf: (id: string) => Minute) => Load;
   /** The soonest moment from one on at which the air allows it; null: never; absent: any air. */
   readonly nextAir?: (from: Minute) => Minute | null;
   /** Sooner where two want the same time: needed-by, turns. */
@@ -62,11 +65,13 @@ export type Problem = {
   readonly gaps: readonly Gap[];
   /** Clean-up and set-up between two mixes in the booth, minutes. */
   readonly changeover: number;
+  /** Ovens and tubs, and what lies in them already; absent: one of each, empty. */
+  readonly vessels?: { readonly counts: VesselCounts; readonly taken: readonly Load[] };
   /** Places where films dry, and what hangs there already; absent: room enough. */
   readonly drying?: { readonly places: DryingPlaces; readonly hanging: readonly Spell[] };
 };
 
-export type HoldKind = 'window' | 'person' | 'calendar' | 'resource' | 'places' | 'conditions' | 'notBefore' | 'nothing';
+export type HoldKind = 'window' | 'person' | 'calendar' | 'resource' | 'places' | 'vessel' | 'conditions' | 'notBefore' | 'nothing';
 
 export type Placed = {
   readonly id: string;

@@ -292,6 +292,7 @@ class Placement {
       calendar: this.#calendarText(activity, slot.start, binding),
       resource: 'another paint is in the booth; it must be cleared first',
       places: 'every place where it could dry is taken',
+      vessel: 'what it goes into is taken until then',
       conditions: 'the air is not right sooner',
       notBefore: '',
       nothing: 'it can start at once',
@@ -326,12 +327,13 @@ class Placement {
   }
 }
 
-function blockOf({ id, mix, setUp }: Activity, { start, end, across, spells }: Slot): Block {
+function blockOf({ id, mix, setUp }: Activity, { start, end, across, spells, load }: Slot): Block {
   return {
     id,
     start,
     end,
     ...(spells ? { spells } : {}),
+    ...(load ? { load } : {}),
     ...(mix === undefined ? {} : { mix }),
     ...(setUp ? { batch: setUp.batch } : {}),
     ...(across ? { across } : {}),
@@ -343,6 +345,7 @@ function overlaps(trial: Trial, done: Trial, reach: number): boolean {
     done.slots.some((other) => {
       // What hangs for days may take the place of what is sprayed much later.
       if (slot.spells && other.slot.spells) return true;
+      if (slot.load && slot.load.what === other.slot.load?.what) return true;
       // Another mix in the same stay makes a change of paint, and ends a set-up that was shared over other work.
       const near = activity.mix !== undefined && other.activity.mix !== undefined && activity.mix !== other.activity.mix ? DAY : reach;
       return slot.start < other.slot.end + near && other.slot.start < slot.end + near;

@@ -1,5 +1,6 @@
 import type { Minute } from '#core/units/index';
 import { HangingRoom, type Spell } from './hanging.ts';
+import { type Load, Vessels } from './vessels.ts';
 import type { Activity, Allowed, FreeInterval, HoldKind, Problem } from './model.ts';
 
 export type Block = {
@@ -9,6 +10,7 @@ export type Block = {
   readonly mix?: string;
   readonly batch?: string;
   readonly spells?: readonly Spell[];
+  readonly load?: Load;
   /** Its set-up is that of an earlier block with its mix: no other mix may come between. */
   readonly across?: boolean;
 };
@@ -20,6 +22,7 @@ export type Slot = {
   readonly saved: number;
   readonly across: boolean;
   readonly spells?: readonly Spell[];
+  readonly load?: Load;
   readonly hold: { readonly by: HoldKind; readonly with?: string };
 };
 
@@ -35,28 +38,32 @@ export class Timeline {
   readonly #free: readonly FreeInterval[];
   readonly #changeover: number;
   readonly #room: HangingRoom | null;
+  readonly #vessels: Vessels;
   readonly #blocks: Block[] = [];
   readonly #gaps: (Minute | undefined)[] = [];
 
-  constructor({ free, changeover, drying }: Pick<Problem, 'free' | 'changeover' | 'drying'>) {
+  constructor({ free, changeover, drying, vessels }: Pick<Problem, 'free' | 'changeover' | 'drying' | 'vessels'>) {
     this.#free = free;
     this.#changeover = changeover;
     this.#room = drying ? new HangingRoom(drying.places, drying.hanging) : null;
+    this.#vessels = new Vessels(vessels?.counts ?? {}, vessels?.taken ?? []);
   }
 
   add(block: Block): void {
     this.#blocks.splice(this.#firstAfter(block.start), 0, block);
     this.#gaps[this.#freeIndex(block.start)] = undefined;
     if (block.spells) this.#room?.add(block.spells);
+    if (block.load) this.#vessels.add(block.load);
   }
 
   remove({ id, start }: Pick<Block, 'id' | 'start'>): void {
     let index = this.#firstAfter(start) - 1;
     while (index >= 0 && this.#blocks[index].id !== id) index--;
     if (index < 0) return;
-    const { start: begins, spells } = this.#blocks[index];
+    const { start: begins, spells, load } = this.#blocks[index];
     this.#gaps[this.#freeIndex(begins)] = undefined;
     if (spells) this.#room?.remove(spells);
+    if (load) this.#vessels.remove(load);
     this.#blocks.splice(index, 1);
   }
 
@@ -133,7 +140,16 @@ export class Timeline {
           start = Math.max(start + 1, room);
           continue;
         }
-        return { start, end, hold, ...spared, ...(spells ? { spells } : {}) };
+        const load = activity.loads?.(start, end, endOf);
+        const empty = load ? this.#vessels.freeAt(load) : null;
+        if (load && empty !== null) {
+          hold = { by: 'vessel' };
+          // What lies in it since an earlier step finds it taken however late it comes out.
+          if (load.from < start) return null;
+          start += Math.max(1, empty - load.from);
+          continue;
+        }
+        return { start, end, hold, ...spared, ...(spells ? { spells } : {}), ...(load ? { load } : {}) };
       }
     }
     return null;

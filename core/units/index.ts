@@ -6,7 +6,9 @@ export {
   parseMix,
   parseNumber,
   parseQuantity,
+  heatText,
   parseRatio,
+  weightText,
 } from './quantities.ts';
 export {
   addDays,

@@ -123,3 +123,13 @@ export function parseMix(text: string): { readonly hardener: number | null; read
   if (parts.length === 2) return { hardener: null, reducer: second / paint };
   return parts.length === 3 && third != null ? { hardener: second / paint, reducer: third / paint } : null;
 }
+
+/** How hot, said in whole degrees of the person's: heat of an oven or the sun, not the air. */
+export function heatText(celsius: number, unit: 'C' | 'F'): string {
+  return `${Math.round(unit === 'C' ? celsius : (celsius * 9) / 5 + 32)} °${unit}`;
+}
+
+/** A weight as it is said: grams, from a kilogram on kilograms. */
+export function weightText(grams: number): string {
+  return grams < 1000 ? `${Math.round(grams * 10) / 10} g` : `${Math.round(grams / 10) / 100} kg`;
+}

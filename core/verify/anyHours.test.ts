@@ -1,5 +1,5 @@
 import { conditionsOf } from '#core/drying/index';
-import type { Facts, Place, Workshop } from '#core/facts/index';
+import type { Facts, Part, Place, Workshop } from '#core/facts/index';
 import { generatedFacts } from '#core/invented/index';
 import { type Plan, plan, seededRandom } from '#core/plan/index';
 import { busyTime, outsideQuiet } from '#core/schedule/index';
@@ -21,6 +21,12 @@ const MOMENTS = [
   Date.UTC(2028, 1, 28, 20),
   Date.UTC(2026, 11, 30, 21),
 ].map((at) => at / 60_000);
+
+/** Its last layer is warmed: not always in a way it bears. */
+function warmedPart(part: Part, pick: <T>(list: readonly T[]) => T): Part {
+  const warm = { by: pick(['oven', 'oven', 'warm-room'] as const), surfaceC: pick([38, 45, 55, 75]), minutes: pick([30, 60, 150]) };
+  return { ...part, layers: part.layers.map((layer, index) => (index === part.layers.length - 1 ? { ...layer, warm } : layer)) };
+}
 
 function anyWorkshop(seed: number): { readonly facts: Facts; readonly now: number } {
   const random = seededRandom(seed);
@@ -54,6 +60,13 @@ function anyWorkshop(seed: number): { readonly facts: Facts; readonly now: numbe
           ],
         }
       : {}),
+    ...(seed % 5 === 2
+      ? {
+          oven: { longMm: 350, wideMm: 300, highMm: 250, mostC: 90 },
+          atHome: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '17:00', to: '23:00' })),
+          tub: { longMm: 400, wideMm: 300, deepMm: 250 },
+        }
+      : {}),
     ...(random() < 0.4 ? { quietHours: [{ from: '21:00', to: '08:00' }] } : {}),
   };
   const air = (place: Place): Place => ({ ...place, meanC: 8 + random() * 18, swingC: random() * 6, meanRh: 40 + random() * 35 });
@@ -66,6 +79,7 @@ function anyWorkshop(seed: number): { readonly facts: Facts; readonly now: numbe
       calendars: busy.length > 0 ? [{ id: 'busy', name: 'Busy', readAt: toIso(now), spans: busy }] : [],
       pieces: facts.pieces.map((piece) => ({
         ...piece,
+        ...(seed % 5 === 2 ? { parts: piece.parts.map((part, index) => (index % 2 === 0 ? warmedPart(part, pick) : part)) } : {}),
         ...(random() < 0.15 ? { turn: pick(['first', 'last'] as const) } : {}),
         ...(random() < 0.1 ? { held: { since: toIso(now) } } : {}),
       })),

@@ -1,5 +1,5 @@
 import { jointInState, type JointVerdict, keptPaint, type ResolvedLayer, resolveLayer } from '#core/coats/index';
-import { familyDrying, type FilmSet, type FilmState, filmState, type FilmTimes, filmTimes } from '#core/drying/index';
+import { familyDrying, type FilmSet, type FilmState, filmState, type FilmTimes, filmTimes, type WarmSpell } from '#core/drying/index';
 import type { EventOf, Part, Piece } from '#core/facts/index';
 import { evidenceOf, historyOf, learnedFactor } from '#core/plan/index';
 import { type Minute, toMinute } from '#core/units/index';
@@ -42,6 +42,7 @@ class Story {
   readonly #piece: Piece;
   readonly #part: Part;
   readonly #zones = new Map<string, Film[]>();
+  readonly #warmed: WarmSpell[];
   #stripped = false;
 
   constructor(verified: Verified, told: ReturnType<typeof tellerOf>, piece: Piece, part: Part) {
@@ -49,6 +50,9 @@ class Story {
     this.#told = told;
     this.#piece = piece;
     this.#part = part;
+    this.#warmed = told.history
+      .warmed(piece.id, part.id)
+      .flatMap(({ since, minutes, surfaceC }) => ('at' in since ? [{ from: since.at, to: since.at + minutes, surfaceC }] : []));
     for (const zone of part.zones) this.#zones.set(zone.id, this.#laidBefore(zone.id));
   }
 
@@ -102,6 +106,7 @@ class Story {
       lastCoatEnd: film.last,
       coatRatio: film.um / film.coats / normal,
       filmRatio: this.#ratio(films, index),
+      warmed: this.#warmed,
       ...(film.resolved.product ? { learned: this.#told.learned(film.resolved.product.id) } : {}),
     };
     const times = filmTimes(set, this.#verified.clocks);
@@ -125,6 +130,7 @@ class Story {
     const zones = on.zoneIds.filter((id) => this.#part.zones.find((zone) => zone.id === id)?.bare === undefined);
     const own = step.keys.length > 1 || step.on.length === 1;
     if (step.coat && own) return this.#coat(step, zones);
+    if (step.warm) this.#warmed.push({ from: step.placed.end, to: step.placed.end + step.warm.minutes, surfaceC: step.warm.surfaceC });
     const tops = zones.flatMap((zone) => this.#zones.get(zone) ?? []).length > 0 ? zones : [];
     if (step.stage === 'mask' && !step.id.includes('.mask.bare.')) return this.#waits(step, tops, 'tape');
     if (step.stage === 'flat') {

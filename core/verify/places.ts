@@ -19,7 +19,14 @@ export function placeViolations({ facts, clocks, steps }: Verified): Violation[]
       const part = parts.find(({ id }) => id === partId);
       const longMm = Math.max(...(part?.faces.map((face) => Math.max(face.longMm, face.shortMm)) ?? [0]));
       return part
-        ? [{ what: `${pieceId} ${partId}`, from: placed.start, until: handle ?? end, copies: { count: part.copies, longMm } }]
+        ? [
+            {
+              what: `${pieceId} ${partId}`,
+              from: placed.start,
+              until: handle ?? end,
+              copies: { count: part.copies, longMm, grams: part.grams },
+            },
+          ]
         : [];
     });
   };

@@ -8,6 +8,7 @@ import { mixViolations } from './mixes.ts';
 import { placeViolations } from './places.ts';
 import { airViolations, hourViolations, orderViolations, parcelViolations } from './time.ts';
 import { dividedFacts } from '#core/zones/index';
+import { vesselViolations } from './vessels.ts';
 import type { PlacedStep, Verified, Violation } from './verified.ts';
 
 /**
@@ -28,6 +29,7 @@ export function verifyPlan(plan: Plan, known: Facts, conditions: Conditions): Vi
     ...rustViolations(verified),
     ...mixViolations(verified),
     ...placeViolations(verified),
+    ...vesselViolations(verified),
   ];
 }
 

@@ -68,5 +68,6 @@ function wordsOf({ workshop: [workshop] }: Facts) {
     moment: (at: number) => momentText(at, toMinute('1970-01-01T00:00:00Z'), timeZone, workshop?.units.clock ?? 24),
     money: (minor: number) => formatMoney(minor, currency),
     volume: (ml: number) => formatQuantity(ml, workshop?.units.volume ?? 'mL'),
+    temperature: (celsius: number) => formatQuantity(celsius, workshop?.units.temperature ?? 'C'),
   };
 }

@@ -1,4 +1,4 @@
-import { atLocal, clockText, dateText, dayText, durationText, formatMoney, formatQuantity, momentText } from '#core/units/index';
+import { atLocal, clockText, dateText, dayText, durationText, formatMoney, formatQuantity, heatText, momentText } from '#core/units/index';
 import { useMemo } from 'react';
 import { usePlan } from './PlanContext.tsx';
 
@@ -20,6 +20,8 @@ export function useWords() {
       area: (mm2: number) => `${mm2 < 1000 ? Math.round(mm2 / 10) / 10 : Math.round(mm2 / 100)} cm²`,
       volume: (ml: number) => formatQuantity(ml, units.volume),
       temperature: (celsius: number) => formatQuantity(celsius, units.temperature),
+      /** Of an oven or the sun, in whole degrees. */
+      heat: (celsius: number) => heatText(celsius, units.temperature),
     };
   }, [workshop, plan.now]);
 }

@@ -15,6 +15,16 @@ export function longestOf({ faces }: Pick<Part, 'faces'>): number {
   return Math.max(0, ...faces.map(({ longMm, shortMm }) => Math.max(longMm, shortMm)));
 }
 
+/** What its place must take of a part. */
+function hungOf(part: Part): Hung {
+  return { count: part.copies, longMm: longestOf(part), ...(part.grams === undefined ? {} : { grams: part.grams }) };
+}
+
+/** The warmth to come has no date when its coat gets one: until then a film is taken to hang for as long as without. */
+function notYetWarmed({ warmed, ...film }: PlannedFilm): PlannedFilm {
+  return { ...film, warmed: (warmed ?? []).filter(({ since }) => 'at' in since) };
+}
+
 /** What each coat hangs, and until when. */
 export class Hangers {
   readonly #pieces: ReadonlyMap<string, Piece>;
@@ -25,7 +35,9 @@ export class Hangers {
     this.#pieces = new Map(pieces.map((piece) => [piece.id, piece]));
     this.#films = new Map(
       steps.flatMap(({ constraints }) =>
-        constraints.flatMap(({ rule }) => ('film' in rule && 'step' in rule.film.last ? [[rule.film.last.step, rule.film] as const] : [])),
+        constraints.flatMap(({ rule }) =>
+          'film' in rule && 'step' in rule.film.last ? [[rule.film.last.step, notYetWarmed(rule.film)] as const] : [],
+        ),
       ),
     );
     this.#clocks = clocks;
@@ -36,7 +48,7 @@ export class Hangers {
     const parts = this.#pieces.get(step.pieceId)?.parts ?? [];
     const copies = step.on.flatMap(({ partId }) => {
       const part = parts.find(({ id }) => id === partId);
-      return part ? [{ what: `${step.pieceId} ${partId}`, copies: { count: part.copies, longMm: longestOf(part) } }] : [];
+      return part ? [{ what: `${step.pieceId} ${partId}`, copies: hungOf(part) }] : [];
     });
     const film = this.#films.get(step.id);
     return {
@@ -61,8 +73,7 @@ export function dryingOf(
   now: Minute,
 ): Pick<Problem, 'drying'> {
   if (!dryingPlaces || dryingPlaces.length === 0) return {};
-  const places = dryingPlaces.map(({ count, longMm }): Hung => ({ count, longMm }));
-  return { drying: { places, hanging: hanging.flatMap((own) => hungNow(own, pieces, now)) } };
+  return { drying: { places: dryingPlaces, hanging: hanging.flatMap((own) => hungNow(own, pieces, now)) } };
 }
 
 function hungNow(
@@ -73,5 +84,5 @@ function hungNow(
   const part = pieces.find(({ id }) => id === pieceId)?.parts.find(({ id }) => id === partId);
   const until = hung?.times.handle ?? null;
   if (!part || until === null || until <= now) return [];
-  return [{ what: `${pieceId} ${partId}`, from: now, until, copies: { count: part.copies, longMm: longestOf(part) } }];
+  return [{ what: `${pieceId} ${partId}`, from: now, until, copies: hungOf(part) }];
 }

@@ -1,6 +1,6 @@
 import { NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import type { Conditions } from '#core/drying/index';
-import type { Workshop } from '#core/facts/index';
+import type { WarmBy, Workshop } from '#core/facts/index';
 import {
   type Activity,
   benchIntervals,
@@ -25,6 +25,8 @@ import { SprayAir } from './air.ts';
 import { dryingOf, Hangers } from './dryingPlaces.ts';
 import { scheduleFor } from './goals.ts';
 import { agreedStarts, pinsOf, stepsBefore } from './pins.ts';
+import { vesselOf, vesselsOf } from './vessels.ts';
+import { WarmHours } from './warmHours.ts';
 import { neededMoment, pressure } from './urgency.ts';
 import { judgeFor } from './worth.ts';
 
@@ -77,8 +79,9 @@ function placedBy(
   const leading = stepsBefore(pins.keys(), live);
   const urgency = new Map(facts.pieces.map((piece) => [piece.id, pressure(piece, now, workshop.timeZone)]));
   const air = new SprayAir(conditions, workshop.sprayPlaceId, now, facts);
+  const warmth = new WarmHours(context, conditions, free);
   const hangers = workshop.dryingPlaces?.length ? new Hangers(live, facts.pieces, clocks) : null;
-  const laid = hangers ? hangingFilms(context, new Map(), facts.pieces, () => undefined) : [];
+  const laid = hangers ? hangingFilms(context, new Map(), facts.pieces, { coat: () => undefined, warm: () => undefined }) : [];
   const activities: Activity[] = live.map((step) => {
     const pin = pins.get(step.id);
     const start = agreed.get(step.id);
@@ -88,10 +91,11 @@ function placedBy(
       mix: step.coat?.mix,
       ...setUpOf(step),
       ...(hangers ? hangers.of(step) : {}),
+      ...vesselOf(step, context),
       priority: (urgency.get(step.pieceId) ?? 0) + (pin !== undefined ? PINNED_FIRST : leading.has(step.id) ? LEADING_FIRST : 0),
       ...(pin === undefined && start !== undefined ? { agreed: start } : {}),
       ...notBeforeOf(step, history.notBefore.get(step.id), pin),
-      ...allowedWhen(step, air, workshop),
+      ...(step.warm ? warmth.of(step) : allowedWhen(step, air, workshop)),
     };
   });
   const gaps = live.flatMap((step) => step.constraints.map((constraint) => gapOf(step.id, constraint, clocks)));
@@ -103,6 +107,7 @@ function placedBy(
     gaps: usable,
     changeover: CHANGEOVER_MINUTES,
     ...dryingOf(workshop, facts.pieces, laid, now),
+    ...vesselsOf(live, context),
   };
   const pieceOf = new Map(live.map((step) => [step.id, step.pieceId]));
   const ownerOf = (stepId: string) => pieceOf.get(stepId) ?? stepId;
@@ -197,11 +202,19 @@ function withAirNamed(result: Schedule, steps: readonly Step[], air: SprayAir, {
       ? 'the hours before are quiet ones: nothing loud runs then'
       : coat
         ? air.whyNotSooner(coat, own.start)
-        : own.hold.text;
+        : step.warm
+          ? WARM_WAITS[step.warm.by]
+          : own.hold.text;
     placed.set(id, { ...own, hold: { ...own.hold, text } });
   }
   return { ...result, placed };
 }
+
+const WARM_WAITS: Readonly<Record<WarmBy, string>> = {
+  oven: 'nobody is at home sooner for as long as the oven is on',
+  sun: 'the sun does not shine long enough sooner',
+  'warm-room': 'the room is not free sooner',
+};
 
 /**
  * Steps on the way from one end of a window to the other belong to its group, or the group could never be placed. A step of the

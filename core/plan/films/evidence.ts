@@ -2,7 +2,8 @@ import { type Evidence, paintKey } from '#core/coats/index';
 import { airAt, type Conditions, filmState } from '#core/drying/index';
 import type { EventOf, Facts, Part, Piece } from '#core/facts/index';
 import type { PlanContext } from './context.ts';
-import { type EndOf, laidFilms, type PlannedFilm, timesOf } from './films.ts';
+import { laidFilms, type PlannedFilm, timesOf } from './films.ts';
+import type { EndOf } from './ref.ts';
 import type { History } from './history.ts';
 
 /** What the person's boards and finished jobs have shown: each joint as it was really laid, in the state the film below then had. */

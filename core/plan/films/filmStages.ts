@@ -16,9 +16,10 @@ import {
   type FilmTimes,
   sunSurface,
 } from '#core/drying/index';
-import type { Facts, Part, Piece } from '#core/facts/index';
-import type { Minute } from '#core/units/index';
-import { type EndOf, laidFilms, type PlannedFilm, timesOf } from './films.ts';
+import type { EventOf, Facts, Part, Piece } from '#core/facts/index';
+import { type Minute, toMinute } from '#core/units/index';
+import { laidFilms, type PlannedFilm, timesOf } from './films.ts';
+import type { EndOf } from './ref.ts';
 import { historyOf } from './history.ts';
 import { type Learned, learnedFactor, learnedProducts, observationsOf, spreadAfter } from './learning.ts';
 import { isPlanned } from '#core/safety/index';
@@ -46,6 +47,8 @@ export type FilmAhead = {
   readonly curesInHours: number | null;
   readonly aids: readonly { readonly name: string; readonly hours: number | null }[];
   readonly oven: ForcedCure;
+  /** Warm spells it went through, as logged. */
+  readonly warmed: readonly EventOf<'warmed'>[];
   /** Surface in full sun now, °C, and whether part and coating bear it. */
   readonly sun: { readonly surfaceC: number; readonly bears: boolean };
 };
@@ -96,6 +99,7 @@ export function filmsAhead(known: Facts, now: Minute, conditions: Conditions): F
         (coat) => resolved(coat.layerId)?.filmUm ?? coat.filmUm,
         (coat) => resolved(coat.layerId)?.label,
         (coat) => (coat.productId ? learnedFactor(coat.productId, { facts, history, clocks }) : undefined),
+        history.warmed(piece.id, part.id),
       ).slice(-1);
     });
     const newest = tops.sort((a, b) => endOf(b) - endOf(a))[0];
@@ -134,6 +138,10 @@ export function filmsAhead(known: Facts, now: Minute, conditions: Conditions): F
       curesInHours: cureIn(clocks),
       aids: aided.map(({ name, clocks: own }) => ({ name, hours: cureIn(own) })),
       oven: forcedCure(part.material, film.family),
+      warmed: history.events.filter(
+        (event): event is EventOf<'warmed'> =>
+          event.kind === 'warmed' && event.pieceId === piece.id && event.partIds.includes(part.id) && toMinute(event.at) >= laidAt,
+      ),
       sun: inSun(part, film),
     };
   }

@@ -1,20 +1,9 @@
-import { type DryingClocks, familyDrying, type FilmSet, type FilmTimes, filmTimes } from '#core/drying/index';
+import { type DryingClocks, familyDrying, type FilmSet, type FilmTimes, filmTimes, type WarmSpell } from '#core/drying/index';
 import type { EventOf, Family, Label, Lab, Role } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import type { Coat } from './history.ts';
-
-/** A moment known from the log, or the end of a planned step. */
-export type Ref = { readonly at: Minute } | { readonly step: string };
-export type EndOf = (stepId: string) => Minute;
-
-export function resolveRef(ref: Ref, endOf: EndOf): Minute {
-  return 'at' in ref ? ref.at : endOf(ref.step);
-}
-
-/** Steps a list of moments waits for. */
-export function stepsOf(refs: readonly Ref[]): string[] {
-  return refs.flatMap((ref) => ('step' in ref ? [ref.step] : []));
-}
+import { type EndOf, type Ref, resolveRef } from './ref.ts';
+import type { Warmed } from './warmed.ts';
 
 /** A stage that a person can see or feel, and the moment of a film it speaks of. */
 export type SeenStage = EventOf<'dryness'>['stage'];
@@ -43,7 +32,16 @@ export type PlannedFilm = {
   /** Said by the person's finger: the film opened or was tape-safe then; or was still tacky. */
   readonly observed?: { readonly stage: SeenStage; readonly seen: 'dry' | 'tacky'; readonly at: Minute };
   readonly learned?: number;
+  /** Warm spells it goes through, by the log or by the plan; absent: none. */
+  readonly warmed?: readonly Warmed[];
 };
+
+function spellsOf({ warmed = [] }: PlannedFilm, endOf: EndOf): WarmSpell[] {
+  return warmed.map(({ since, minutes, surfaceC }) => {
+    const from = resolveRef(since, endOf);
+    return { from, to: from + minutes, surfaceC };
+  });
+}
 
 /** Film laid since the last layer that had reached dry, ÷ two normal coats. */
 function filmRatio(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): number {
@@ -65,6 +63,7 @@ export function filmSetOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf)
     coatRatio: film.filmUm / film.coats / film.normalUm,
     filmRatio: filmRatio(film, clocks, endOf),
     learned: film.learned,
+    ...(film.warmed ? { warmed: spellsOf(film, endOf) } : {}),
   };
 }
 
@@ -89,6 +88,7 @@ export function laidFilms(
   normalUm: (coat: Coat) => number,
   label: (coat: Coat) => Label | undefined,
   learned: (coat: Coat) => number | undefined,
+  warmed: readonly Warmed[] = [],
 ): PlannedFilm[] {
   const films: PlannedFilm[] = [];
   for (const coat of coats) {
@@ -114,6 +114,7 @@ export function laidFilms(
         flatted: false,
         below: top,
         learned: learned(coat),
+        ...(warmed.length > 0 ? { warmed } : {}),
       });
     }
   }

@@ -3,7 +3,8 @@ import type { Lab, Part, Piece } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import type { PlanContext } from './context.ts';
-import { type EndOf, laidFilms, type PlannedFilm, resolveRef, timesOf } from './films.ts';
+import { laidFilms, type PlannedFilm, timesOf } from './films.ts';
+import { type EndOf, resolveRef } from './ref.ts';
 import { layersInOrder } from './layerOrder.ts';
 import { learnedFactor } from './learning.ts';
 import { isPlanned } from '#core/safety/index';
@@ -31,18 +32,23 @@ export type WetPart = Pick<HangingPart, 'pieceId' | 'partId' | 'pegs'> & {
 /** The film of a zone as it is after one coat; it lasts until the next coat goes on. */
 type AfterCoat = { readonly film: PlannedFilm; readonly laid: boolean };
 
-/** The step that lays one coat of a part's layer; parts side by side share one. */
-export type StepOfCoat = (pieceId: string, partId: string, layerId: string, number: number, position?: 'back') => string | undefined;
+/** Steps that make a part's films; parts side by side share one. */
+export type FilmSteps = {
+  /** The one that lays a coat of a layer. */
+  readonly coat: (pieceId: string, partId: string, layerId: string, number: number, position?: 'back') => string | undefined;
+  /** The one that puts the part with that layer into the warm. */
+  readonly warm: (pieceId: string, partId: string, layerId: string) => string | undefined;
+};
 
 export function hangingFilms(
   context: PlanContext,
   placed: ReadonlyMap<string, Placed>,
   pieces: readonly Piece[],
-  stepOf: StepOfCoat,
+  steps: FilmSteps,
 ): (HangingPart & WetPart)[] {
   return pieces
     .filter((piece) => !piece.finished)
-    .flatMap((piece) => piece.parts.filter(isPlanned).map((part) => hangingPart(piece, part, context, placed, stepOf)));
+    .flatMap((piece) => piece.parts.filter(isPlanned).map((part) => hangingPart(piece, part, context, placed, steps)));
 }
 
 function hangingPart(
@@ -50,7 +56,7 @@ function hangingPart(
   part: Part,
   context: PlanContext,
   placed: ReadonlyMap<string, Placed>,
-  stepOf: StepOfCoat,
+  steps: FilmSteps,
 ): HangingPart & WetPart {
   const endOf: EndOf = (id) => placed.get(id)?.end ?? Number.POSITIVE_INFINITY;
   const laid = laidCoats(piece, part, context).sort((a, b) => lastAt(a, endOf) - lastAt(b, endOf));
@@ -60,10 +66,10 @@ function hangingPart(
       part,
       context,
       placed,
-      (pieceId, partId, layerId, number) => stepOf(pieceId, partId, layerId, number, 'back'),
+      { ...steps, coat: (pieceId, partId, layerId, number) => steps.coat(pieceId, partId, layerId, number, 'back') },
       laid,
     ),
-    ...plannedCoats(piece, part, context, placed, stepOf, laid),
+    ...plannedCoats(piece, part, context, placed, steps, laid),
   ].sort((a, b) => lastAt(a, endOf) - lastAt(b, endOf));
   const now = laid.at(-1);
   const times = now ? timesOf(observed(now.film, part, context), context.clocks, endOf) : null;
@@ -119,6 +125,7 @@ function laidCoats(piece: Piece, part: Part, context: PlanContext): AfterCoat[] 
         (each) => each.filmUm,
         () => label,
         learned,
+        context.history.warmed(piece.id, part.id),
       ).at(-1);
       return film ? [{ film, laid: true }] : [];
     });
@@ -131,14 +138,17 @@ function plannedCoats(
   part: Part,
   context: PlanContext,
   placed: ReadonlyMap<string, Placed>,
-  stepOf: StepOfCoat,
+  steps: FilmSteps,
   laid: readonly AfterCoat[],
 ): AfterCoat[] {
   return layersInOrder(part, context).layers.flatMap(({ resolved }) => {
+    const into = steps.warm(piece.id, part.id, resolved.layer.id);
+    const { warm } = resolved.layer;
+    const warmed = warm && into && placed.has(into) ? { warmed: [{ since: { step: into }, ...warm }] } : {};
     let film = laid.filter((entry) => entry.film.layerId === resolved.layer.id).at(-1)?.film;
     const entries: AfterCoat[] = [];
     for (let number = 1; number <= resolved.layer.coats; number++) {
-      const step = stepOf(piece.id, part.id, resolved.layer.id, number);
+      const step = steps.coat(piece.id, part.id, resolved.layer.id, number);
       if (!step || !placed.has(step)) continue;
       film = film
         ? { ...film, last: { step }, coats: film.coats + 1, filmUm: film.filmUm + resolved.filmUm }
@@ -157,6 +167,7 @@ function plannedCoats(
             normalUm: resolved.filmUm,
             flatted: false,
           };
+      if (number === resolved.layer.coats) film = { ...film, ...warmed };
       entries.push({ film, laid: false });
     }
     return entries;

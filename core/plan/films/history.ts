@@ -1,5 +1,6 @@
 import { type DoneEvent, type EventOf, type Facts, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
+import type { Warmed } from './warmed.ts';
 
 /** What the log says, folded once: what is done, what lies on each zone, what was put off and where there is trouble. */
 
@@ -21,6 +22,8 @@ export type History = {
   treated(pieceId: string, partId: string, markId: string): readonly EventOf<'treated'>[];
   /** Products laid before, by id. */
   readonly usedProducts: ReadonlySet<string>;
+  /** Spells of warmth a part went through, oldest first. */
+  warmed(pieceId: string, partId: string): readonly Warmed[];
   /** What the finger said of a film, newest first. */
   dryness(partId: string, zoneId: string): readonly EventOf<'dryness'>[];
 };
@@ -51,13 +54,15 @@ export function historyOf(facts: Facts): History {
     patches: (pieceId, partId) => ofPart(events, 'patch', pieceId, partId),
     failedChecks: (pieceId, partId) => ofPart(events, 'failed-check', pieceId, partId),
     treated: (pieceId, partId, markId) => ofPart(events, 'treated', pieceId, partId).filter((event) => event.markId === markId),
+    warmed: (pieceId, partId) =>
+      ofPart(events, 'warmed', pieceId, partId).map(({ at, minutes, surfaceC }) => ({ since: { at: toMinute(at) }, minutes, surfaceC })),
     usedProducts: new Set(events.flatMap((event) => (event.kind === 'done' && event.coat?.productId ? [event.coat.productId] : []))),
     troubles: (partId) => troubles.filter((event) => event.partIds.includes(partId)),
     dryness: (partId, zoneId) => dryness.filter((event) => event.partId === partId && event.zoneId === zoneId).reverse(),
   };
 }
 
-function ofPart<K extends 'stripped' | 'patch' | 'failed-check' | 'treated'>(
+function ofPart<K extends 'stripped' | 'patch' | 'failed-check' | 'treated' | 'warmed'>(
   events: readonly LogEvent[],
   kind: K,
   pieceId: string,

@@ -1,8 +1,10 @@
 export { clockHours } from './clockHours.ts';
 export type { PlanContext } from './context.ts';
 export { type FilmAhead, filmsAhead, type FilmsAhead } from './filmStages.ts';
-export { type EndOf, laidFilms, type PlannedFilm, type Ref, resolveRef, stepsOf, tapeOffWindow, timesOf } from './films.ts';
-export { type BandOfFilm, hangingFilms, type HangingPart, type WetPart } from './hanging.ts';
+export { laidFilms, type PlannedFilm, tapeOffWindow, timesOf } from './films.ts';
+export { type EndOf, type Ref, resolveRef, stepsOf } from './ref.ts';
+export type { Warmed } from './warmed.ts';
+export { type BandOfFilm, type FilmSteps, hangingFilms, type HangingPart, type WetPart } from './hanging.ts';
 export { type History, historyOf } from './history.ts';
 export { layersInOrder, type OrderedLayers, type PlacedLayer } from './layerOrder.ts';
 export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';

@@ -2,7 +2,9 @@ import { type ResolvedLayer, resolveLayer, WEIGHT_OF } from '#core/coats/index';
 import type { Part, Piece, Weight } from '#core/facts/index';
 import type { PlanContext } from './context.ts';
 import { coatsThatCount, type SentBack } from './sentBack.ts';
-import { laidFilms, type PlannedFilm, type Ref } from './films.ts';
+import { laidFilms, type PlannedFilm } from './films.ts';
+import type { Ref } from './ref.ts';
+import type { Warmed } from './warmed.ts';
 import type { PlacedLayer } from './layerOrder.ts';
 import { learnedFactor } from './learning.ts';
 
@@ -94,6 +96,15 @@ export class PartFilms {
     }
   }
 
+  /** The top films of these zones go through a warm spell. */
+  warm(zones: readonly number[], spell: Warmed): void {
+    for (const zone of zones) {
+      const films = this.#films[zone];
+      const top = films.at(-1);
+      if (top) films[films.length - 1] = { ...top, warmed: [...(top.warmed ?? []), spell] };
+    }
+  }
+
   #laidOn(zoneId: string): PlannedFilm[] {
     const { piece, part: lead, sentBack } = this.#of;
     const { history, facts } = this.#context;
@@ -106,6 +117,7 @@ export class PartFilms {
       (coat) => resolvedOf(coat.layerId)?.filmUm ?? coat.filmUm,
       (coat) => resolvedOf(coat.layerId)?.label,
       (coat) => (coat.productId ? learnedFactor(coat.productId, this.#context) : undefined),
+      history.warmed(piece.id, lead.id),
     );
     const flattedAt = (film: PlannedFilm) => this.#flatted(lead.layers.findIndex((layer) => layer.id === film.layerId));
     const known = films.map((film) =>

@@ -18,6 +18,7 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
       | 'method'
       | 'grit'
       | 'coat'
+      | 'warm'
       | 'supplies'
       | 'checks'
       | 'looks'
@@ -182,6 +183,7 @@ export class StepChain {
       ...(draft.method ? { method: draft.method } : {}),
       ...(draft.grit ? { grit: draft.grit } : {}),
       ...(draft.coat ? { coat: draft.coat } : {}),
+      ...(draft.warm ? { warm: draft.warm } : {}),
       ...(draft.checks && draft.checks.length > 0 ? { checks: draft.checks } : {}),
       ...(draft.looks ? { looks: draft.looks } : {}),
       ...(draft.asks ? { asks: draft.asks } : {}),

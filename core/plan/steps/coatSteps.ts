@@ -144,6 +144,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
     sweepsMl: amount.sweepsMl,
     mix: resolved.mix,
     holds: amount.holds,
+    boothShare: booth.share,
   };
   return {
     stage: 'coat' as const,

@@ -13,6 +13,7 @@ import { addFlatting, addTapeOff, addUnmaskBare } from './afterCoats.ts';
 import { addRubThrough } from './ageing.ts';
 import { addBareMask, addMask, keepersOf, keepsAny, keptFree } from './masks.ts';
 import { type Dressing, Dressings } from './dressings.ts';
+import { addWarm } from './warming.ts';
 import { inPositions, isFirstOfTwo, isSecondOfTwo, lyingOn, type PositionedLayer } from './positions.ts';
 
 /** The coats of one part, layer by layer in the order it happens: judged, masked, made ready, laid, unmasked, flatted, looked at. */
@@ -70,9 +71,6 @@ class Coating {
       // The second position keeps the keys of a part with one.
       this.#chain.inPosition(isFirstOfTwo(layer) ? 'back' : null, () => this.#addLayer(layer));
       if (isFirstOfTwo(layer)) continue;
-      const [top] = this.#films.tops;
-      // Tape comes off while the last coat is soft, before anything is done on it by hand.
-      if (layer === this.#layers.at(-1) && keepsAny(kept) && top) addUnmaskBare(this.#chain, top);
       for (const layerId of this.#dressedAfter(layer)) this.#dressings.addAfter(layerId, this.#films);
     }
     return { joints: this.#joints, masking: this.#masking, dressings: this.#dressings.all, films: this.#films.all, tops: this.#films.tops };
@@ -154,6 +152,10 @@ class Coating {
     if (onTop) addTapeOff(this.#chain, this.#films.top(placed), placed, keepers);
     if (isFirstOfTwo(placed)) return;
     const complete = doneCoats >= resolved.layer.coats;
+    // Tape comes off while the last coat is soft, before it is warmed or worked by hand.
+    const [top] = this.#films.tops;
+    if (placed === this.#layers.at(-1) && keepsAny(keptFree(this.#chain)) && top) addUnmaskBare(this.#chain, top);
+    if (onTop) addWarm(this.#chain, this.#context, this.#films, { ...placed, zones: whole }, this.#on.keepsPaint);
     if (!complete || onTop) this.#inspectLater(placed);
     if (onTop && flatRefused(resolved) === null && addFlatting(this.#chain, this.#films.top(placed), { ...placed, zones: whole }))
       this.#films.flat(whole);

@@ -26,6 +26,8 @@ export type Rule =
   | { readonly is: 'on-film'; readonly film: PlannedFilm; readonly joint: StackJoint }
   /** Once a film has reached a stage. */
   | { readonly is: 'stage'; readonly film: PlannedFilm; readonly stage: 'tape' | 'flat' | 'fit' | 'cured' | 'handle' }
+  /** Once a film has flashed off enough to be warmed. */
+  | { readonly is: 'flashed-off'; readonly film: PlannedFilm }
   /** While tape comes off cleanly. */
   | { readonly is: 'tape-off'; readonly film: PlannedFilm };
 
@@ -59,7 +61,8 @@ function stepOfRef(ref: Ref): string[] {
 
 /** The coats of a film and of all below it that still count with it. */
 export function stepsOfFilm(film: PlannedFilm): string[] {
-  return [...new Set([...stepOfRef(film.first), ...stepOfRef(film.last), ...(film.below ? stepsOfFilm(film.below) : [])])];
+  const warmed = (film.warmed ?? []).flatMap(({ since }) => stepOfRef(since));
+  return [...new Set([...stepOfRef(film.first), ...stepOfRef(film.last), ...warmed, ...(film.below ? stepsOfFilm(film.below) : [])])];
 }
 
 /** The constraint with each step named by the row it has been joined into. */
@@ -70,6 +73,7 @@ export function renamed(constraint: Constraint, rowOf: (step: string) => string)
     ...own,
     first: ref(own.first),
     last: ref(own.last),
+    ...(own.warmed ? { warmed: own.warmed.map((spell) => ({ ...spell, since: ref(spell.since) })) } : {}),
     ...(own.below ? { below: film(own.below) } : {}),
   });
   const { rule } = constraint;

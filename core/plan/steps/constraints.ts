@@ -108,3 +108,8 @@ export function onceReached(film: PlannedFilm, stage: 'tape' | 'flat' | 'fit' | 
 export function tapeOff(film: PlannedFilm): Constraint {
   return { rule: { is: 'tape-off', film }, reason: 'tape comes off while the edge is soft', together: stepsOf([film.last]) };
 }
+
+/** Warmth comes only after flash-off: sooner it drives the solvent through a skin. */
+export function flashedOff(film: PlannedFilm): Constraint {
+  return { rule: { is: 'flashed-off', film }, reason: `the ${film.name} must have flashed off before it is warmed`, together: [] };
+}

@@ -1,4 +1,4 @@
-import { type DryingClocks, familyDrying, type FilmTimes } from '#core/drying/index';
+import { type DryingClocks, familyDrying, type FilmTimes, mayBeWarmed } from '#core/drying/index';
 import type { Allowed, Gap } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import { clockHours, type EndOf, type PlannedFilm, resolveRef, tapeOffWindow, timesOf } from '../films/index.ts';
@@ -59,6 +59,8 @@ export function allowedBy(rule: Rule, clocks: DryingClocks, endOf: EndOf): Allow
       const times = timesOf(rule.film, clocks, endOf);
       return span(times[rule.stage] ?? times.handle, null);
     }
+    case 'flashed-off':
+      return span(mayBeWarmed(rule.film.family, rule.film.placeId, resolveRef(rule.film.last, endOf), clocks), null);
     case 'tape-off':
       return tapeOffStretches(rule.film, clocks, endOf);
   }

@@ -23,3 +23,8 @@ export function inPosition(key: string, position: FirstPosition | null): string 
 export function coatKey(pieceId: string, partId: string, layerId: string, number: number, position: FirstPosition | null = null): string {
   return inPosition(partKey(pieceId, partId, 'coat', layerId, number), position);
 }
+
+/** The key of the warm spell after a layer. */
+export function warmKey(pieceId: string, partId: string, layerId: string): string {
+  return partKey(pieceId, partId, 'warm', layerId);
+}

@@ -1,3 +1,4 @@
+import { changingMinutes } from '#core/amounts/index';
 import { renamed, stepsLookedAt } from './constraint.ts';
 import type { CoatOfStep, Step } from './step.ts';
 
@@ -83,7 +84,7 @@ function joined(row: readonly Step[], rowOf: (id: string) => string): Step {
     keys: row.flatMap((step) => step.keys),
     on: row.flatMap((step) => step.on),
     pegs: row.flatMap((step) => step.pegs),
-    minutes: setup + row.reduce((sum, step) => sum + step.minutes - step.setup, 0),
+    minutes: setup + row.reduce((sum, step) => sum + step.minutes - step.setup, 0) + loadsJoined(row),
     setup,
     scuffMinutes: row.reduce((sum, step) => sum + step.scuffMinutes, 0),
     hazards: [...new Set(row.flatMap((step) => step.hazards))],
@@ -94,6 +95,13 @@ function joined(row: readonly Step[], rowOf: (id: string) => string): Step {
     ...(checks.length > 0 ? { checks } : {}),
     ...(inspects.length > 0 ? { inspects } : {}),
   };
+}
+
+/** Parts sprayed side by side fill loads of the booth together: what that adds to the loads each has by itself, minutes. */
+function loadsJoined(row: readonly Step[]): number {
+  const shares = row.map(({ coat }) => coat?.boothShare ?? 0);
+  const together = changingMinutes(shares.reduce((sum, share) => sum + share, 0));
+  return together - shares.reduce((sum, share) => sum + changingMinutes(share), 0);
 }
 
 /** What is said of each step, once. */
@@ -113,6 +121,7 @@ function coatOf(row: readonly Step[]): CoatOfStep {
     hardenerMl: sum((coat) => coat.hardenerMl),
     filmMl: sum((coat) => coat.filmMl),
     sweepsMl: sum((coat) => coat.sweepsMl),
+    boothShare: sum((coat) => coat.boothShare),
     holds: sum((coat) => coat.sweepsMl) > sum((coat) => coat.filmMl) ? 'sweeps' : 'film',
   };
 }

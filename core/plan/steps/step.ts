@@ -1,4 +1,4 @@
-import type { Family, Hand, Lab, Mend, Role, Source, StripMethod, SupplyLine, Weight, WorkStage } from '#core/facts/index';
+import type { Family, Hand, Lab, Mend, Role, Source, StripMethod, SupplyLine, Warm, Weight, WorkStage } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import type { Minute } from '#core/units/index';
 import type { Constraint } from './constraint.ts';
@@ -25,6 +25,8 @@ export type Step = {
   readonly method?: StripMethod;
   readonly grit?: number;
   readonly coat?: CoatOfStep;
+  /** The spell of warmth that begins with it. */
+  readonly warm?: Warm;
   /** What is looked at before this step counts as done; an item not passed sends the part back. */
   readonly checks?: readonly string[];
   /** Finished layers that are looked at before this step begins: passed with it, or one of three other ends. */
@@ -95,4 +97,6 @@ export type CoatOfStep = {
   readonly sweepsMl: number;
   readonly mix: string;
   readonly holds: 'film' | 'sweeps';
+  /** Of one load of the booth, what its parts take side by side. */
+  readonly boothShare: number;
 };

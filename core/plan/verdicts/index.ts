@@ -5,3 +5,4 @@ export { type LayerView, type StackView, stackView } from './stackView.ts';
 export { dwellFactor, keptUnder, progressOf, stripChoice, type StripChoice, stripScope } from './stripChoice.ts';
 export { setNotes } from './sets.ts';
 export { undecidedZones, withOutcomes } from './outcomes.ts';
+export { placeInTheSun, type Warming, warmRefused, warmestRoom, warmthBorne } from './warmth.ts';

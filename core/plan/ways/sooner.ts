@@ -1,8 +1,22 @@
+import { glossOf, resolveLayer, sheenName } from '#core/coats/index';
+import { colourDifference } from '#core/colour/index';
 import { AIDS, changedAir, type Conditions } from '#core/drying/index';
-import type { Facts, Layer, Piece, Product, Workshop } from '#core/facts/index';
+import { type Facts, type Layer, type Piece, type Product, WARM_BY, type Warm, type WarmBy, type Workshop } from '#core/facts/index';
 import { freeIntervals } from '#core/schedule/index';
-import { addDays, atLocal, clockFigures, DAY, dayText, localMoment, type Minute, minuteOfDay, toIso } from '#core/units/index';
+import {
+  addDays,
+  atLocal,
+  clockFigures,
+  DAY,
+  dayText,
+  durationText,
+  localMoment,
+  type Minute,
+  minuteOfDay,
+  toIso,
+} from '#core/units/index';
 import { type Plan, plan } from '../plan.ts';
+import { warmthOf } from './warmth.ts';
 import { withPiece } from './ways.ts';
 
 /** What would make a piece end sooner: changes a person can make, each one by itself, each planned anew with all else as it is. */
@@ -57,7 +71,8 @@ export function changesFor(piece: Piece, facts: Facts, asIs: Plan, conditions: C
       where: caution ? `Workshop, its places; ${caution}` : 'Workshop, its places',
       conditions: changedAir(conditions, change, workshop.dryPlaceId),
     })),
-    ...otherPrimers(piece, facts, asIs).map(({ label, piece: own }) => ({ ...same, label, where: 'Coats', facts: withPiece(facts, own) })),
+    ...warmSpells(piece, same, asIs).map(({ label, piece: own }) => ({ ...same, label, where: 'Coats', facts: withPiece(facts, own) })),
+    ...otherPaints(piece, facts, asIs).map(({ label, piece: own }) => ({ ...same, label, where: 'Coats', facts: withPiece(facts, own) })),
   ];
 }
 
@@ -143,22 +158,74 @@ function extraEvenings(facts: Facts, now: Minute): { readonly label: string; rea
   });
 }
 
-/** Primers of the same kind that stand on the shelf, for layers of which no coat is on. A colour or a clear would look different. */
-function otherPrimers(piece: Piece, facts: Facts, asIs: Plan): { readonly label: string; readonly piece: Piece }[] {
+/** Warmth after one paint of the piece, on every part that takes it, where part and film bear it and it is there to be had. */
+function warmSpells(
+  piece: Piece,
+  { facts, conditions }: Pick<Change, 'facts' | 'conditions'>,
+  asIs: Plan,
+): { readonly label: string; readonly piece: Piece }[] {
+  const ahead = layersAhead(piece, asIs);
+  const layers = piece.parts.flatMap((part) =>
+    part.layers.filter(({ id, warm }) => !warm && ahead.has(`${part.id} ${id}`)).map((layer) => ({ part, ...resolveLayer(layer, facts) })),
+  );
+  const paints = [...new Set(layers.map(({ mix }) => mix))].map((mix) => layers.filter((own) => own.mix === mix));
+  return paints.flatMap((same) => {
+    const warmths = same.map(({ part, layer }) => warmthOf({ piece, part, layer, facts, conditions, now: asIs.now }).offers);
+    return WARM_BY.flatMap((by) => {
+      const offers = warmths.flatMap((own) => own.filter((offer) => offer.by === by && offer.refused === null));
+      const [offer] = offers;
+      // What the sun will be nobody knows beyond the forecast.
+      if (offers.length < same.length || (by === 'sun' && !offer.sun)) return [];
+      const coolest = offers.map(({ warm }) => warm).reduce((a, b) => (b.surfaceC < a.surfaceC ? b : a));
+      const longest = Math.max(...offers.map(({ warm }) => warm.minutes));
+      const warm = { ...coolest, minutes: longest };
+      const chosen = new Map(same.map(({ part, layer }) => [`${part.id} ${layer.id}`, warm]));
+      return [
+        {
+          label: `${WARM_WORDS[by]} after ${same[0].name}, ${warm.surfaceC} °C for ${durationText(warm.minutes)}`,
+          piece: withWarm(piece, chosen),
+        },
+      ];
+    });
+  });
+}
+
+const WARM_WORDS: Readonly<Record<WarmBy, string>> = { oven: 'the low oven', sun: 'full sun', 'warm-room': 'the warm room' };
+
+function withWarm(piece: Piece, chosen: ReadonlyMap<string, Warm>): Piece {
+  const warmed = (partId: string, layer: Layer): Layer => {
+    const warm = chosen.get(`${partId} ${layer.id}`);
+    return warm ? { ...layer, warm } : layer;
+  };
+  return { ...piece, parts: piece.parts.map((part) => ({ ...part, layers: part.layers.map((layer) => warmed(part.id, layer)) })) };
+}
+
+/** Paints on the shelf that do the same, for layers of which no coat is on: another primer, a clear as glossy, the same colour. */
+function otherPaints(piece: Piece, facts: Facts, asIs: Plan): { readonly label: string; readonly piece: Piece }[] {
   const ahead = layersAhead(piece, asIs);
   const layers = piece.parts.flatMap((part) => part.layers.filter(({ id }) => ahead.has(`${part.id} ${id}`)));
   const used = [...new Set(layers.flatMap(({ productId }) => productId ?? []))].flatMap(
     (id) => facts.products.find((own) => own.id === id) ?? [],
   );
-  const role = ({ sheetId }: Product) => facts.sheets.find(({ id }) => id === sheetId)?.role;
   return used.flatMap((from) => {
-    if (!role(from)?.endsWith('primer')) return [];
     const owned = facts.products.filter(
-      (to) => to !== from && role(to) === role(from) && facts.cans.some((can) => can.productId === to.id),
+      (to) => to !== from && facts.cans.some((can) => can.productId === to.id) && servesAs(to, from, facts),
     );
     return owned.map((to) => ({ label: `${to.name} for ${from.name}`, piece: withProduct(piece, from, to, ahead) }));
   });
 }
+
+/** Whether nobody would see or feel that one paint was taken for another. */
+function servesAs(to: Product, from: Product, { sheets }: Facts): boolean {
+  const [own, other] = [to, from].map(({ sheetId }) => sheets.find(({ id }) => id === sheetId));
+  if (!own || !other || own.role !== other.role) return false;
+  if (own.role.endsWith('primer')) return true;
+  const [sheen, wanted] = [own, other].map(({ family, role, label }) => sheenName(glossOf(family, role, label).gloss));
+  return sheen === wanted && (own.role === 'clear' || colourDifference(to.lab, from.lab) < SAME_COLOUR);
+}
+
+/** Nobody sees less, ΔE2000 (BRIEF §10). */
+const SAME_COLOUR = 2;
 
 /** Layers of which the first coat is still to come. */
 function layersAhead({ id }: Piece, { steps }: Plan): ReadonlySet<string> {

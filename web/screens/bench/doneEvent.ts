@@ -47,6 +47,14 @@ export function doneEvents(
   partIds: readonly string[] | undefined,
   layerOf: (partId: string) => string | undefined,
 ): LogEvent[] {
+  if (step.warm) {
+    const event = doneEvent(step, newId(), at, placeId, partIds);
+    // As planned, until somebody says what the thermometer showed.
+    return [
+      event,
+      { id: newId(), at: event.at, kind: 'warmed', pieceId: step.pieceId, partIds: event.on.map(({ partId }) => partId), ...step.warm },
+    ];
+  }
   if (!step.coat || step.on.length === 1) return [doneEvent(step, newId(), at, placeId, partIds)];
   return step.on
     .filter((on) => !partIds || partIds.includes(on.partId))

@@ -183,6 +183,7 @@ const HOLDS = {
   calendar: 'your free hours',
   resource: 'the booth',
   places: 'the drying places',
+  vessel: 'the oven or the tub',
   conditions: 'the air',
   notBefore: 'a date',
   nothing: 'nothing',

@@ -7,6 +7,7 @@ import { newId } from '../../app/newId.ts';
 import { useWords } from '../../app/useWords.ts';
 import { Why } from '../../views/Why.tsx';
 import { planner } from '../../workers/planner.ts';
+import { NewSpell, Warmed } from './Warmed.tsx';
 
 /** Every film that hangs: when each stage comes, how sure that is, and what would quicken it. */
 export function FilmsAhead() {
@@ -54,6 +55,7 @@ function Film({ film, now }: { film: FilmAhead; now: number }) {
           <StageCell key={stage.name} stage={stage} now={now} />
         ))}
       </ol>
+      <Warmed film={film} />
       {still !== null && still > 1 && (
         <details className="mt-1">
           <summary className="second min-h-9 cursor-pointer text-small">Cured in {hours(still)} as it hangs; what would quicken it</summary>
@@ -64,14 +66,16 @@ function Film({ film, now }: { film: FilmAhead; now: number }) {
               </li>
             ))}
             <li>
-              low oven, at most {film.oven.limitC} °C: {film.oven.hours === null ? 'it needs its clear first' : hours(film.oven.hours)}.{' '}
+              low oven, at most {words.heat(film.oven.limitC)}:{' '}
+              {film.oven.hours === null ? 'it needs its clear first' : hours(film.oven.hours)}.{' '}
               <span className="second">{film.oven.because}</span>
             </li>
             <li>
-              full sun: its surface would be about {words.temperature(film.sun.surfaceC)}
+              full sun: its surface would be about {words.heat(film.sun.surfaceC)}
               {film.sun.bears ? ', which it bears' : ': too hot for it, keep it out of the sun'}
             </li>
           </ul>
+          <NewSpell film={film} />
         </details>
       )}
     </li>

@@ -1,5 +1,5 @@
 import type { Workshop } from '#core/facts/index';
-import { counted, parseQuantity } from '#core/units/index';
+import { counted, parseQuantity, weightText } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
@@ -37,7 +37,7 @@ function DryingPlaces() {
   const { workshop } = usePlan();
   const { save } = useSaving();
   const words = useWords();
-  const [typed, setTyped] = useState({ count: '', long: '' });
+  const [typed, setTyped] = useState({ count: '', long: '', weight: '' });
   const [problem, setProblem] = useState('');
   const places = workshop.dryingPlaces ?? [];
   const keep = (next: Places, said: string) =>
@@ -46,14 +46,22 @@ function DryingPlaces() {
   const add = () => {
     const count = Number(typed.count);
     const long = parseQuantity(typed.long, 'length', workshop.units.length);
+    const weight = typed.weight.trim() === '' ? null : parseQuantity(typed.weight, 'mass', 'g');
     if (!Number.isInteger(count) || count < 1 || count > 500) return setProblem('Count the places: a whole number from 1 to 500.');
     if (!long.ok || long.value < 5 || long.value > 5000)
       return setProblem(long.ok ? 'A place takes parts of 5 mm to 5 m. Check the unit.' : long.mend);
+    if (weight && (!weight.ok || weight.value < 1 || weight.value > 500_000))
+      return setProblem(weight.ok ? 'A place carries 1 g to 500 kg. Check the unit.' : weight.mend);
     setProblem('');
-    setTyped({ count: '', long: '' });
-    // More places of one length are one kind.
-    const alike = places.find((place) => Math.abs(place.longMm - long.value) < 0.5);
-    const more = { count: Math.min(500, count + (alike?.count ?? 0)), longMm: alike?.longMm ?? long.value };
+    setTyped({ count: '', long: '', weight: '' });
+    const grams = weight?.ok ? weight.value : undefined;
+    // More places of one length and strength are one kind.
+    const alike = places.find((place) => Math.abs(place.longMm - long.value) < 0.5 && place.grams === grams);
+    const more = {
+      count: Math.min(500, count + (alike?.count ?? 0)),
+      longMm: alike?.longMm ?? long.value,
+      ...(grams === undefined ? {} : { grams }),
+    };
     keep([...withoutPlace(alike), more], 'The plan hangs no more than there is room for.');
   };
   return (
@@ -66,9 +74,10 @@ function DryingPlaces() {
       <p className="font-[650] text-ink">Hooks, rods and shelves where films dry</p>
       <ul>
         {places.map((place) => (
-          <li key={place.longMm} className="flex items-center justify-between border-b border-hairline py-1">
+          <li key={`${place.longMm} ${place.grams}`} className="flex items-center justify-between border-b border-hairline py-1">
             <span>
               {counted(place.count, 'place')} for parts up to {words.length(place.longMm)}
+              {place.grams !== undefined && ` and ${weightText(place.grams)}`}
             </span>
             <RemoveButton
               what={`${counted(place.count, 'place')} for parts up to ${words.length(place.longMm)}`}
@@ -86,6 +95,13 @@ function DryingPlaces() {
           placeholder="200 mm"
           value={typed.long}
           onText={(long) => setTyped({ ...typed, long })}
+        />
+        <SmallField
+          label="and, if it matters"
+          width="!w-24"
+          placeholder="500 g"
+          value={typed.weight}
+          onText={(weight) => setTyped({ ...typed, weight })}
         />
         <button type="submit" className="act !min-h-9">
           Add places

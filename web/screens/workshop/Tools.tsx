@@ -3,7 +3,10 @@ import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { HAND_NAMES } from '../../views/handNames.ts';
+import { Chips } from '../../views/Chips.tsx';
 import { Sizes } from './Sizes.tsx';
+
+const TUBS = ['1', '2', '3', '4'];
 
 /** What is owned to put paint on with, and the largest tub: layers and baths are planned by them. */
 export function Tools() {
@@ -50,6 +53,14 @@ export function Tools() {
         }
         onNone={() => void save('workshop', { ...workshop, tub: undefined }, 'No tub: no bath is advised.')}
       />
+      {workshop.tub && (
+        <Chips
+          legend="Tubs that large"
+          options={TUBS.map((value) => ({ value, label: value }))}
+          value={String(workshop.tubs ?? 1)}
+          onChange={(tubs) => void save('workshop', { ...workshop, tubs: Number(tubs) }, 'So many baths may stand at once.')}
+        />
+      )}
     </section>
   );
 }

@@ -16,6 +16,7 @@ import { FreeHours } from './FreeHours.tsx';
 import { HoursKept } from './HoursKept.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Phone } from './Phone.tsx';
+import { Oven } from './Oven.tsx';
 import { Places } from './Places.tsx';
 import { Room } from './Room.tsx';
 import { Tools } from './Tools.tsx';
@@ -51,6 +52,7 @@ export function WorkshopPage() {
       <aside className="space-y-5">
         <Tools />
         <Room />
+        <Oven />
         <section className="sheet space-y-4" aria-label="Units and look">
           <h2>Units and look</h2>
           <Chips

@@ -74,6 +74,7 @@ export function LayerList({
               layer={layer}
               view={stack.layers.find((own) => own.layerId === layer.id)}
               piece={piece}
+              part={part}
               laid={laidIds.has(layer.id)}
               zones={part.zones.filter((zone) => zone.bare === undefined)}
               onCovers={(covers) => change(layer, { covers }, 'The plan has moved.')}
@@ -118,6 +119,7 @@ type RowProps = {
   layer: Layer;
   view: StackView['layers'][number] | undefined;
   piece: Piece;
+  part: Part;
   laid: boolean;
   zones: readonly Zone[];
   onCovers: (covers: Layer['covers']) => void;
@@ -134,6 +136,7 @@ function LayerRow({
   layer,
   view,
   piece,
+  part,
   laid,
   zones,
   onCovers,
@@ -254,7 +257,7 @@ function LayerRow({
             <Plus size={15} aria-hidden />
           </button>
         </span>
-        <LayerOptions layer={layer} view={view} targets={piece.targets ?? []} onChange={onOptions} />
+        <LayerOptions piece={piece} part={part} layer={layer} view={view} onChange={onOptions} />
         <button
           type="button"
           className="grid size-9 place-items-center"

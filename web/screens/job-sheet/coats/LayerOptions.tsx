@@ -1,29 +1,34 @@
-import { type ColourTarget, type Hand, type Layer, plain, type Weight, weightSchema } from '#core/facts/index';
+import { type Hand, type Layer, type Part, type Piece, plain, type Weight, weightSchema } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
-import { SlidersHorizontal } from 'lucide-react';
+import { SlidersHorizontal, Thermometer } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { HAND_NAMES } from '../../../views/handNames.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { SmallSelect } from '../../../views/SmallField.tsx';
+import { WARM_LABELS } from '../../../views/warmWords.ts';
+import { WarmLayer } from './WarmLayer.tsx';
 
 /** Grits a film is flatted with before the next coat: the finer, the thinner or brighter what follows. */
 const FLAT_GRITS = ['none', '600', '800', '1000', '1500', '2000'] as const;
 
 /** How one layer goes on: tool, weight of its coats, whether and how it is flatted. */
 export function LayerOptions({
+  piece,
+  part,
   layer,
   view,
-  targets,
   onChange,
 }: {
+  piece: Piece;
+  part: Part;
   layer: Layer;
   view: LayerView | undefined;
-  targets: readonly ColourTarget[];
   onChange: (fields: Partial<Layer>, said: string) => void;
 }) {
   const { workshop } = usePlan();
   const name = view?.name ?? 'layer';
+  const targets = piece.targets ?? [];
   const hands: readonly Hand[] = [...new Set([...workshop.hands, ...(view ? [view.hand] : [])])];
   const weight = (number: number): Weight => layer.weights?.[number] ?? view?.weights[number] ?? 'normal';
   const weigh = (number: number, chosen: Weight) =>
@@ -37,13 +42,14 @@ export function LayerOptions({
         <button type="button" className="chip !min-h-8 text-small" aria-label={`How ${name} goes on`}>
           <SlidersHorizontal size={14} aria-hidden /> {HAND_NAMES[view?.hand ?? 'aerosol']}
           {layer.flatAfter !== undefined && `, P${layer.flatAfter}`}
+          {layer.warm && <Thermometer size={14} role="img" aria-label={`warmed: ${WARM_LABELS[layer.warm.by]}`} />}
         </button>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
-          className="sheet z-50 w-[420px] max-w-[94vw] space-y-3 !border-ink !p-4"
+          className="sheet z-50 max-h-[var(--radix-popover-content-available-height)] w-[420px] max-w-[94vw] space-y-3 overflow-y-auto !border-ink !p-4"
           aria-label={`How ${name} goes on`}
         >
           <Chips
@@ -97,6 +103,7 @@ export function LayerOptions({
               }
             />
           )}
+          <WarmLayer piece={piece} part={part} layer={layer} onChange={onChange} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

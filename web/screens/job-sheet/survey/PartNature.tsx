@@ -1,9 +1,9 @@
-import { OLD_PAINTS, type Part, plain } from '#core/facts/index';
-import { parseQuantity } from '#core/units/index';
-import { useState } from 'react';
+import { OLD_PAINTS, type Part, partSchema, plain } from '#core/facts/index';
+import { weightText } from '#core/units/index';
 import { usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/Chips.tsx';
+import { QuantityField } from '../../../views/QuantityField.tsx';
 
 type Change = (fields: Partial<Part>, said: string) => void;
 
@@ -26,8 +26,14 @@ const SURFACES: readonly { value: 'plain' | NonNullable<Part['surface']>; label:
 const BRIGHTEN = ['none', 'brighten', 'polish', 'plate'] as const;
 const PROTECT = ['none', 'oil', 'wax', 'clear'] as const;
 
+function refusedFor(field: 'serviceC' | 'grams', value: number): string | null {
+  return partSchema.shape[field].safeParse(value).error?.issues[0]?.message ?? null;
+}
+
 /** What decides how a part is worked: its old paint, its surface, the heat it bears, how bare metal is finished. */
 export function PartNature({ part, onChange }: { part: Part; onChange: Change }) {
+  const { workshop } = usePlan();
+  const words = useWords();
   const bare = part.zones.some((zone) => zone.bare !== undefined);
   return (
     <div className="grid gap-4 md:grid-cols-2">
@@ -54,7 +60,28 @@ export function PartNature({ part, onChange }: { part: Part; onChange: Change })
         onChange={(surface) => onChange({ surface: surface === 'plain' ? undefined : surface }, 'Noted: the preparation follows it.')}
       />
       {bare && <BareCare part={part} onChange={onChange} />}
-      {part.service?.includes('heat') && <ServiceHeat part={part} onChange={onChange} />}
+      {part.service?.includes('heat') && (
+        <QuantityField
+          label="Hottest it gets"
+          dimension="temperature"
+          unit={workshop.units.temperature}
+          shown={part.serviceC === undefined ? '' : words.temperature(part.serviceC)}
+          placeholder="250 °C"
+          refused={(value) => refusedFor('serviceC', value)}
+          onKeep={(serviceC) =>
+            onChange({ serviceC }, serviceC === undefined ? 'How hot it gets is not known.' : 'Noted: paints are judged by it.')
+          }
+        />
+      )}
+      <QuantityField
+        label={part.copies > 1 ? 'One copy weighs' : 'It weighs'}
+        dimension="mass"
+        unit="g"
+        shown={part.grams === undefined ? '' : weightText(part.grams)}
+        placeholder="310 g"
+        refused={(value) => refusedFor('grams', value)}
+        onKeep={(grams) => onChange({ grams }, grams === undefined ? 'Its weight is not known.' : 'Noted: it hangs where that is carried.')}
+      />
     </div>
   );
 }
@@ -76,36 +103,5 @@ function BareCare({ part, onChange }: { part: Part; onChange: Change }) {
       />
       <Chips legend="Bare metal: kept by" options={options(PROTECT)} value={protect} onChange={(value) => choose({ protect: value })} />
     </div>
-  );
-}
-
-function ServiceHeat({ part, onChange }: { part: Part; onChange: Change }) {
-  const { workshop } = usePlan();
-  const words = useWords();
-  const [problem, setProblem] = useState('');
-  const keep = (text: string) => {
-    if (text.trim() === '') return onChange({ serviceC: undefined }, 'How hot it gets is not known.');
-    const read = parseQuantity(text, 'temperature', workshop.units.temperature);
-    if (!read.ok) return setProblem(read.mend);
-    if (read.value < 20 || read.value > 1200) return setProblem('Heat in service is between 20 and 1200 °C. Check the unit.');
-    setProblem('');
-    if (read.value !== part.serviceC) onChange({ serviceC: read.value }, 'Noted: paints are judged by it.');
-  };
-  return (
-    <label className="block">
-      <span className="mb-1 block font-[650] text-ink">Hottest it gets</span>
-      <input
-        className="field !w-40 font-mono"
-        defaultValue={part.serviceC === undefined ? '' : words.temperature(part.serviceC)}
-        placeholder="250 °C"
-        aria-invalid={problem !== ''}
-        onBlur={(event) => keep(event.target.value)}
-      />
-      {problem && (
-        <span role="alert" className="mt-1 block font-[650]">
-          {problem}
-        </span>
-      )}
-    </label>
   );
 }
