@@ -16,6 +16,7 @@ import { answerBadAddress, readJson } from './requests.ts';
 import { changeRoutes } from './routes/changes.ts';
 import { copyRoutes } from './routes/copies.ts';
 import { factRoutes } from './routes/facts.ts';
+import { calendarRoutes } from './routes/calendar.ts';
 import { fileRoutes } from './routes/files.ts';
 import { pictureReading, pictureRoutes } from './routes/pictures.ts';
 import { searchRoutes } from './routes/search.ts';
@@ -78,6 +79,7 @@ export async function buildApp({
   await app.register(benchRoutes(store, changes));
   await app.register(factRoutes(store, changes));
   await app.register(phoneRoutes(listener, devices, changes));
+  await app.register(calendarRoutes(store));
   await app.register(fileRoutes(store, pictures, copies, changes));
   await app.register(pictureRoutes(store));
   await app.register(copyRoutes(store, copies, changes));

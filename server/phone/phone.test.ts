@@ -67,6 +67,7 @@ describe('the phone at the bench', () => {
       ['GET', '/api/changes'],
       ['GET', '/api/search?q=a'],
       ['GET', '/api/pictures/crane-front'],
+      ['GET', '/api/calendar.ics'],
       ['GET', '/api/export'],
       ['GET', '/api/phone'],
       ['GET', '/api/openapi.json'],
@@ -99,6 +100,7 @@ describe('the phone at the bench', () => {
     const send = (method: string, path: string, body: object | null) =>
       ask(url, path, { method, headers: { ...cookie, ...(body ? JSON_TYPE : {}) }, ...(body ? { body: JSON.stringify(body) } : {}) });
     expect(JSON.parse((await send('POST', '/api/events', { events: [note('from-phone')] })).body)).toEqual({ added: 1 });
+    expect((await ask(url, '/api/calendar.ics', { headers: cookie })).body).toContain('BEGIN:VEVENT');
     const [can] = facts.facts.cans;
     expect(
       (await send('PUT', `/api/facts/cans/${can.id}`, { revision: facts.revisions[`cans/${can.id}`], value: { ...can, opened: true } }))

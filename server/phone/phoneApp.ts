@@ -7,6 +7,7 @@ import { guardHost } from '../guard.ts';
 import { servePages } from '../pages.ts';
 import { answerWithProblems, problem } from '../problems.ts';
 import { answerBadAddress, readJson } from '../requests.ts';
+import { calendarRoutes } from '../routes/calendar.ts';
 import { changeRoutes } from '../routes/changes.ts';
 import { benchRoutes } from '../routes/bench.ts';
 import { pictureReading } from '../routes/pictures.ts';
@@ -63,6 +64,7 @@ export async function buildPhoneApp(options: PhoneOptions): Promise<FastifyInsta
   pairingRoutes(app, options);
   await app.register(benchRoutes(store, changes, true));
   await app.register(pictureReading(pictures));
+  await app.register(calendarRoutes(store));
   await app.register(searchRoutes(store));
   await app.register(changeRoutes(store, changes, (request) => devices.holding(request.cookies[COOKIE]) !== null));
   if (webFolder) await servePages(app, webFolder);

@@ -1,9 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { setImmediate } from 'node:timers/promises';
 import { broughtIn, isPieceText, readPieceText, readWorkshopFile } from '#core/admission/index';
-import { calendarText } from '#core/calendar/index';
-import { conditionsOf } from '#core/drying/index';
-import { BetterPlan } from '#core/plan/index';
 import { COLLECTION_NAMES, type Facts, idSchema } from '#core/facts/index';
 import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -52,16 +48,6 @@ export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, cha
         .header('content-disposition', `attachment; filename="enamelos-workshop.${kind}"`)
         .type(`application/${kind}`)
         .send(bytes);
-    });
-
-    app.get('/api/calendar.ics', async (_request, reply) => {
-      const { facts } = store.snapshot();
-      if (facts.workshop.length === 0) throw new UnknownFact('The workshop is not set up yet: there is no plan to write.');
-      const now = Math.floor(Date.now() / 60_000);
-      const search = new BetterPlan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] });
-      // Whoever else asks the server is answered between two rounds.
-      while (search.next()) await setImmediate();
-      return reply.type('text/calendar; charset=utf-8').send(calendarText(search.best(), facts));
     });
 
     app.get('/api/pieces/:id/export', { schema: { params: z.object({ id: idSchema }) } }, async ({ params }, reply) => {

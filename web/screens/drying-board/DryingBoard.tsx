@@ -153,6 +153,9 @@ export function DryingBoard() {
           {axis.fold > 1.05 ? `bench hours are drawn ${Math.round(axis.fold)} times wider than drying hours` : 'every hour is drawn alike'}
         </span>
         <span>planned for {GOAL_WORDS[workshop.goal ?? 'soonest']}</span>
+        <a className="linklike" href="/api/calendar.ics" download="bench-plan.ics">
+          as a calendar file
+        </a>
       </div>
     </>
   );
