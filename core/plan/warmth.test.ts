@@ -116,6 +116,29 @@ describe('a low oven after the colour', () => {
   });
 });
 
+describe('a part in the warm', () => {
+  const zones = [
+    { id: 'roof', name: 'Roof' },
+    { id: 'sides', name: 'Sides' },
+  ];
+  const faces = zones.map(({ id }) => ({ id, zoneId: id, longMm: 80, shortMm: 40, count: 2, seen: true }));
+  const over = (id: string, more: Partial<Layer> = {}) => ({ ...lacquer(1, { covers: [id], ...more }), id });
+  it('is not at hand for its other zone, nor for the fit', () => {
+    const two = piece(part({ zones, faces, layers: [primer(), over('roof', { warm: oven(45, 60) }), over('sides')] }));
+    const facts = factsOf([two]);
+    const result = planned(facts);
+    const until = (spells(result)[0].placed?.end ?? Number.NaN) + 60;
+    const later = result.steps.filter(({ placed }) => (placed?.start ?? 0) > until - 60);
+    expect(later.length).toBeGreaterThan(1);
+    for (const { placed } of later) expect(placed?.start).toBeGreaterThanOrEqual(until);
+    const hurried = {
+      ...result,
+      steps: result.steps.map((step) => (step.warm ? { ...step, warm: { ...step.warm, minutes: 3000 } } : step)),
+    };
+    expect(lawful(hurried, facts).map(({ rule }) => rule)).toContain('at hand');
+  });
+});
+
 describe('a spell is left out, with the reason', () => {
   const refused = (warm: Warm, own: Partial<Piece['parts'][0]> = {}, more: Partial<Piece> = {}, workshop = {}) => {
     const whole = piece(part({ layers: [primer(), warmed(lacquer(), warm)], ...own }), more);

@@ -70,6 +70,12 @@ function warmViolations({ steps, facts, plan, clocks }: Verified): Violation[] {
     const until = placed.end + warm.minutes;
     if (warm.by === 'oven' && !attended.some(({ from, to }) => placed.start >= from - TOLERANCE && until <= to + TOLERANCE))
       found.push(broken('at home', step, 'nobody is at home while the oven is on'));
+    for (const other of steps) {
+      const meets =
+        other !== step && other.pieceId === step.pieceId && other.on.some(({ partId }) => step.on.some((own) => own.partId === partId));
+      if (meets && other.placed.end > placed.end + TOLERANCE && other.placed.start < until - TOLERANCE)
+        found.push(broken('at hand', other, 'the part lies in the warm then'));
+    }
     for (const { partId } of step.on) {
       const before = steps
         .slice(0, index)

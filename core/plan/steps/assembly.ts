@@ -3,7 +3,7 @@ import { fitOrder, GLUE_SETS_MINUTES, glueNote, lastAwaited, partAreaCm2, unreac
 import { counted, listed } from '#core/units/index';
 import type { PlanContext, PlannedFilm } from '../films/index.ts';
 import type { Constraint } from './constraint.ts';
-import { after, dwell, onceReached } from './constraints.ts';
+import { dwell, onceReached } from './constraints.ts';
 import { pieceKey } from './keys.ts';
 import { pieceWide } from './pieceWide.ts';
 import type { Step } from './step.ts';
@@ -16,7 +16,7 @@ const FIT_MINUTES = 3;
 const NEXT_COPY_MINUTES = 1;
 
 /** A part as far as it is planned: the last of its own steps, and what lies on top of each of its zones. */
-export type FinishedPart = { readonly part: Part; readonly ends: readonly string[]; readonly tops: readonly PlannedFilm[] };
+export type FinishedPart = { readonly part: Part; readonly ends: readonly Constraint[]; readonly tops: readonly PlannedFilm[] };
 
 export type Assembling = {
   readonly made: readonly FinishedPart[];
@@ -100,7 +100,7 @@ function assemblyStep(
     because: 'Parts go together once the films of both take screws and sliding, in the order in which nothing is shut in.',
     constraints: [
       ...follows,
-      ...own.flatMap(({ ends }) => ends.map((id) => after(id, 'both parts are finished first'))),
+      ...own.flatMap(({ ends }) => ends),
       ...own.flatMap(({ tops }) => tops.map((film) => onceReached(film, 'fit', `the ${film.name} must take handling and screws`))),
       ...(piece.tasks ?? []).filter((task) => task.partIds.includes(part.id)).map((task) => taskSettled(piece, task, context)),
     ],

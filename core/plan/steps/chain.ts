@@ -1,7 +1,7 @@
 import type { Part, Piece, Source, WorkStage } from '#core/facts/index';
 import { durationText, type Minute } from '#core/units/index';
-import { attemptOf, type PlanContext, type Ref, type SentBack, stepsOf } from '../films/index.ts';
-import { after, carryOn } from './constraints.ts';
+import { attemptOf, type PlanContext, type Ref, type SentBack } from '../films/index.ts';
+import { after, carryOn, dwell } from './constraints.ts';
 import { type Constraint, momentsLookedAt } from './constraint.ts';
 import { type FirstPosition, inPosition, partKey } from './keys.ts';
 import type { Inspection, Step } from './step.ts';
@@ -72,6 +72,8 @@ export class StepChain {
   readonly #context: PlanContext;
   readonly #pace: WorkPace;
   #last: Ref | null = null;
+  /** The part is not at hand for so long after the last step: it lies in the warm. */
+  #away = 0;
   #stopped: string | undefined;
   #toInspect: Inspection[] = [];
   #position: FirstPosition | null = null;
@@ -93,6 +95,19 @@ export class StepChain {
   /** Layers that are finished and not yet looked at. */
   get toInspect(): readonly Inspection[] {
     return this.#toInspect;
+  }
+
+  /** The part lies in the warm for so many minutes after the last step. */
+  keepAway(minutes: number): void {
+    this.#away = minutes;
+  }
+
+  /** What any step after the last one waits for: its end, and that the part is at hand again. */
+  followed(reason?: string): Constraint[] {
+    const last = this.#last;
+    if (!last) return [];
+    if (this.#away > 0) return [dwell(last, [this.#away, null], 'it lies in the warm until then')];
+    return 'step' in last ? [after(last.step, reason)] : [];
   }
 
   /** From here on nothing is scheduled: a stop verdict. */
@@ -152,11 +167,12 @@ export class StepChain {
     const done = this.#context.history.done.get(id);
     if (done) {
       this.#last = { at: done.at };
+      this.#away = 0;
       this.#toInspect = [];
       return this.#last;
     }
     const { piece, part } = this.of;
-    const follows = this.#last && 'step' in this.#last ? [after(this.#last.step)] : [];
+    const follows = this.followed();
     const zones = draft.zones ?? part.zones.map((_, index) => index);
     const setup = draft.setup ?? 0;
     this.steps.push({
@@ -191,6 +207,7 @@ export class StepChain {
     });
     this.#toInspect = [];
     this.#last = { step: id };
+    this.#away = 0;
     return this.#last;
   }
 }
@@ -211,8 +228,3 @@ function treatmentOf({ treatment, tight }: StepDraft, constraints: readonly Cons
 
 /** Work on two parts done within so many minutes was done together. */
 const SAME_TIME_MINUTES = 20;
-
-/** Steps a chain's end waits for, where its last step is still to come. */
-export function endOfChain(chain: StepChain): string[] {
-  return chain.last ? stepsOf([chain.last]) : [];
-}

@@ -6,7 +6,7 @@ import { isTile, PartFilms, partSentBack, type PlanContext, type PlannedFilm, ty
 import { type JointOfPart, stripChoice, type StripChoice, undecidedZones, withOutcomes } from '../verdicts/index.ts';
 import { addBareCare } from './bareCare.ts';
 import { type Constraint, renamed } from './constraint.ts';
-import { endOfChain, StepChain } from './chain.ts';
+import { StepChain } from './chain.ts';
 import type { Dressing } from './dressings.ts';
 import { addLayers, type Coated } from './coats.ts';
 import { after, onceReached } from './constraints.ts';
@@ -255,17 +255,25 @@ type Fitting = {
 function fitOf(piece: Piece, context: PlanContext, made: readonly MadePart[], how: Fitting): Step[] {
   if (isTogether(piece, context)) return [];
   const apart = idsOf(how.apart ? { step: how.apart.id } : null);
-  const ends = [...apart, ...made.flatMap(({ chain }) => endOfChain(chain))].map((id) => after(id, 'every part is finished first'));
+  const ends = (chains: readonly StepChain[], reason: string) => [
+    ...apart.map((id) => after(id, reason)),
+    ...chains.flatMap((chain) => chain.followed(reason)),
+  ];
+  const chains = made.map(({ chain }) => chain);
   const films = made
     .flatMap(({ coated }) => coated.tops)
     .map((film) => onceReached(film, 'fit', `the ${film.name} must take handling and screws`));
-  const finished = made.map(({ part, chain, coated }) => ({ part, ends: [...apart, ...endOfChain(chain)], tops: coated.tops }));
+  const finished = made.map(({ part, chain, coated }) => ({
+    part,
+    ends: ends([chain], 'both parts are finished first'),
+    tops: coated.tops,
+  }));
   const stopped = how.stopped ?? undecidedText(piece);
   const assembly = assemblySteps(piece, context, { made: finished, stopped, pace: how.pace });
   const checks = checkStep(piece, context, {
     stopped,
     pace: how.pace,
-    constraints: [...ends, ...films, ...tasksDone(piece, context), ...assembled(piece, context)],
+    constraints: [...ends(chains, 'every part is finished first'), ...films, ...tasksDone(piece, context), ...assembled(piece, context)],
   });
   const [first, ...rest] = heldUntilFit([...assembly, checks], piece, context);
   // Finished layers are looked at before anything covers them.

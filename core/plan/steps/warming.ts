@@ -1,6 +1,6 @@
 import type { Layer, Warm, WarmBy } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
-import { durationText } from '#core/units/index';
+import { durationText, type Minute } from '#core/units/index';
 import type { PartFilms, PlacedLayer, PlanContext } from '../films/index.ts';
 import { warmRefused } from '../verdicts/index.ts';
 import type { StepChain } from './chain.ts';
@@ -57,8 +57,20 @@ export function addWarm(chain: StepChain, context: PlanContext, films: PartFilms
     },
     [flashedOff(films.top(placed))],
   );
-  // What the log has of it lies on the film already, as measured.
-  if ('step' in into) films.warm(zones, { since: into, minutes: warm.minutes, surfaceC: warm.surfaceC });
+  if ('step' in into) {
+    films.warm(zones, { since: into, minutes: warm.minutes, surfaceC: warm.surfaceC });
+    chain.keepAway(warm.minutes);
+  } else chain.keepAway(lyingYet(chain, context, into.at));
+}
+
+/** Minutes from when it was put in until the spells logged since are over; their films have them already, as measured. */
+function lyingYet(chain: StepChain, { history, now }: PlanContext, put: Minute): Minute {
+  const { piece, part } = chain.of;
+  const ends = history
+    .warmed(piece.id, part.id)
+    .flatMap(({ since, minutes }) => ('at' in since && since.at >= put ? [since.at + minutes] : []));
+  const until = Math.max(put, ...ends);
+  return until > now ? until - put : 0;
 }
 
 function warmOf(chain: StepChain, { facts }: PlanContext, layer: Layer, onOldPaint: boolean): Warm | null {
