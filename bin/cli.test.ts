@@ -64,6 +64,11 @@ describe('the command line', () => {
     const bad = run(['ask', 'amount'], '{"family":"candy","tool":"gun","faces":[],"coats":1}');
     expect(bad.code).toBe(2);
     expect(JSON.parse(bad.err).at).toBe('faces');
+    const basket = run(
+      ['ask', 'buy'],
+      '{"needs":[{"id":"n","ml":60,"byDay":2,"products":["p"]}],"offers":[{"id":"o","shop":"s","product":"p","ml":50,"price":300,"leadDays":1}],"shops":[{"id":"s","delivery":90}]}',
+    );
+    expect(JSON.parse(basket.out)).toMatchObject({ lines: [{ offer: 'o', count: 2 }], total: 690, optimal: true });
     expect(run(['ask', 'weather'], '{}').code).toBe(2);
     expect(run(['ask', 'dew'], 'nonsense').code).toBe(2);
   });
@@ -79,6 +84,7 @@ describe('the command line', () => {
       'joint',
       'amount',
       'hide',
+      'buy',
     ]);
   });
 });

@@ -5,8 +5,9 @@ import { conditionsOf } from '#core/drying/index';
 import { type Facts, type Problem, shiftFile } from '#core/facts/index';
 import { plan } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
-import { ask, checkRows, planJson, questionSchemas } from '#core/ask/index';
+import { askSolved, checkRows, planJson, questionSchemas } from '#core/ask/index';
 import { readWorkshopFile } from '#core/admission/index';
+import { solveWithHighs } from '../solver/highs.ts';
 import { isZip, unpacked } from '../server/archive.ts';
 import { BadFact } from '../server/store/refusals.ts';
 
@@ -98,7 +99,7 @@ function printCheck(facts: Facts, now: number): number {
   return rows.some((row) => row.verdict === 'stop') ? 1 : 0;
 }
 
-function answerAll(question: string): number {
+async function answerAll(question: string): Promise<number> {
   let input: unknown;
   try {
     input = JSON.parse(readFileSync(0, 'utf8'));
@@ -110,14 +111,14 @@ function answerAll(question: string): number {
     });
   }
   if (Array.isArray(input)) {
-    return print(
-      input.map((item) => {
-        const answered = ask(question, item);
-        return answered.ok ? answered.answer : answered.problem;
-      }),
-    );
+    const answers: object[] = [];
+    for (const item of input) {
+      const answered = await askSolved(question, item, solveWithHighs);
+      answers.push(answered.ok ? answered.answer : answered.problem);
+    }
+    return print(answers);
   }
-  const answered = ask(question, input);
+  const answered = await askSolved(question, input, solveWithHighs);
   return answered.ok ? print(answered.answer) : refuse(answered.problem);
 }
 

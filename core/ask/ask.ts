@@ -3,6 +3,8 @@ import { coatsToHide, joint, labelFinding, outcomeFinding, remediesFor, TILE_OUT
 import { belowFamilySchema, familySchema, handSchema, labSchema, materialSchema, plain, problemOf, roleSchema } from '#core/facts/index';
 import { dewAnswer, waitHours } from '#core/drying/index';
 import { z } from 'zod';
+import type { Solve } from '#core/buying/index';
+import { buyAnswer, buySchema } from './askBuy.ts';
 import { mixQuestion } from './askMix.ts';
 import { orderQuestion } from './askOrder.ts';
 import { scheduleQuestion } from './askSchedule.ts';
@@ -148,12 +150,21 @@ const QUESTIONS: Record<string, Question> = {
   ),
 };
 
-export const QUESTION_NAMES = Object.keys(QUESTIONS);
+export const QUESTION_NAMES = [...Object.keys(QUESTIONS), 'buy'];
 
 export type AskProblem = { readonly error: string; readonly at: string; readonly mend: string };
 
-/** Answers one input, or says what is wrong with it. */
-export function ask(name: string, input: unknown): { ok: true; answer: object } | { ok: false; problem: AskProblem } {
+export type Asked = { readonly ok: true; readonly answer: object } | { readonly ok: false; readonly problem: AskProblem };
+
+/** Answers one input of any question, or says what is wrong with it. @param solve answers integer programmes */
+export async function askSolved(name: string, input: unknown, solve: Solve): Promise<Asked> {
+  if (name !== 'buy') return ask(name, input);
+  const parsed = buySchema.safeParse(input);
+  return parsed.success ? { ok: true, answer: await buyAnswer(parsed.data, solve) } : { ok: false, problem: problemOf(parsed.error) };
+}
+
+/** Answers one input of a question that needs no solver, or says what is wrong with it. */
+export function ask(name: string, input: unknown): Asked {
   const asked = Object.hasOwn(QUESTIONS, name) ? QUESTIONS[name] : undefined;
   if (!asked)
     return { ok: false, problem: { error: `No question "${name}"`, at: '(question)', mend: `Ask one of: ${QUESTION_NAMES.join(', ')}.` } };
@@ -164,5 +175,6 @@ export function ask(name: string, input: unknown): { ok: true; answer: object } 
 
 /** All questions with the JSON Schema of their input. */
 export function questionSchemas(): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(QUESTIONS).map(([name, { schema }]) => [name, z.toJSONSchema(schema, { io: 'input' })]));
+  const schemas = [...Object.entries(QUESTIONS).map(([name, { schema }]) => [name, schema] as const), ['buy', buySchema] as const];
+  return Object.fromEntries(schemas.map(([name, schema]) => [name, z.toJSONSchema(schema, { io: 'input' })]));
 }

@@ -1,2 +1,2 @@
-export { ask, type AskProblem, QUESTION_NAMES, questionSchemas } from './ask.ts';
+export { ask, type Asked, type AskProblem, askSolved, QUESTION_NAMES, questionSchemas } from './ask.ts';
 export { type CheckRow, checkRows, planJson } from './check.ts';

@@ -2,3 +2,20 @@ export { buyGreedily, leadDays, type PaintNeed, type PurchaseLine, type Purchase
 export { type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
 export { typicalPack, usualCost } from './typical.ts';
 export { newWorkshop, starterShelf } from './starterShelf.ts';
+export { type Cheapest, cheapest } from './cheapest/cheapest.ts';
+export { basketBreaks } from './cheapest/checked.ts';
+export {
+  type Basket,
+  billsOf,
+  type BuyingProblem,
+  type BuyingShop,
+  type Choice,
+  type Need,
+  type PackOffer,
+  type Serving,
+  type ShopBill,
+  totalOf,
+} from './cheapest/problem.ts';
+export { Programme, type Term } from './cheapest/programme.ts';
+export type { Short, ShortWhy } from './cheapest/short.ts';
+export type { Solve, Solved } from './cheapest/solve.ts';

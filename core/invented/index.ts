@@ -29,3 +29,4 @@ export {
   workshop,
 } from './testBench.ts';
 export { GRID, inventedInstance } from './instances.ts';
+export { inventedBuying } from './buyings.ts';

@@ -34,8 +34,8 @@ export type Activity = {
   readonly hangs?: (start: Minute, end: Minute, endOf: (id: string) => Minute) => readonly Spell[];
   /** The oven or the tub it takes up, and for how long. */
   readonly loads?: (start: Minute, end: Minute, endOf: (id: string) => Minute) => Load;
-  /** The soonest moment from one on at which the air allows it; null: never; absent: any air. */
-  readonly nextAir?: (from: Minute) => Minute | null;
+  /** The soonest moment from one on at which the air allows so many minutes of it; null: never; absent: any air. */
+  readonly nextAir?: (from: Minute, minutes: Minute) => Minute | null;
   /** Sooner where two want the same time: needed-by, turns. */
   readonly priority: number;
   /** Minutes put later in the queue, or earlier, while a better schedule is looked for. */

@@ -131,6 +131,41 @@ describe('placing', () => {
   });
 });
 
+describe('the air', () => {
+  it('is asked for all the minutes of a step, its scuff counted in', () => {
+    // Quiet from minute 1200 on, until the next evening.
+    const nextAir = (from: number, minutes: number) => (from + minutes <= 1200 || from >= 2580 ? from : 2580);
+    const keyed: Gap = {
+      from: [],
+      to: 'a',
+      together: [],
+      reason: '',
+      allowed: () => [{ from: 0, to: null, scuff: true, scuffMinutes: 25 }],
+    };
+    expect(start(solve([act('a', 40, { nextAir })]), 'a')).toBe(1140);
+    expect(start(solve([act('a', 40, { nextAir })], [keyed]), 'a')).toBe(2580);
+  });
+});
+
+describe('vessels', () => {
+  const load = (batch: string, share: number) => (_: number, end: number) => ({ what: 'oven', batch, share, from: end, to: end + 60 });
+  const ends = (one: Activity['loads'], other: Activity['loads'], more: Partial<Problem> = {}) => {
+    const { placed } = solve([act('a', 5, { loads: one }), act('b', 5, { loads: other })], [], more);
+    return Math.abs((placed.get('a')?.end ?? 0) - (placed.get('b')?.end ?? 0));
+  };
+  it('take one batch together as far as there is room, another after it', () => {
+    expect(ends(load('50', 0.5), load('50', 0.5))).toBe(5);
+    expect(ends(load('50', 0.6), load('50', 0.5))).toBeGreaterThanOrEqual(60);
+    expect(ends(load('50', 0.2), load('70', 0.2))).toBeGreaterThanOrEqual(60);
+    expect(ends(load('50', 0.2), load('70', 0.2), { vessels: { counts: { oven: 2 }, taken: [] } })).toBe(5);
+  });
+  it('that are taken already are waited for', () => {
+    const taken = [{ what: 'oven', batch: '50', share: 0.1, from: 0, to: 1200 }];
+    const result = solve([act('a', 5, { loads: load('50', 0.1) })], [], { vessels: { counts: {}, taken } });
+    expect([result.placed.get('a')?.end, result.placed.get('a')?.hold.by]).toEqual([1200, 'vessel']);
+  });
+});
+
 describe('stretches', () => {
   it('intersect, keeping a scuff that either asks', () => {
     expect(

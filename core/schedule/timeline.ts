@@ -125,7 +125,7 @@ export class Timeline {
           start = clash.freeAt;
           continue;
         }
-        const air = activity.nextAir ? activity.nextAir(start) : start;
+        const air = activity.nextAir ? activity.nextAir(start, end - start) : start;
         if (air === null) return null;
         if (air > start + 1e-9) {
           hold = { by: 'conditions' };

@@ -169,9 +169,9 @@ function allowedWhen(step: Step, air: SprayAir, { quietHours, timeZone }: Worksh
   const byAir = step.coat && step.coat.hand !== 'brush' ? air.next(step.coat) : null;
   if (!isLoud(step) || !quietHours?.length) return byAir ? { nextAir: byAir } : {};
   return {
-    nextAir: (from) => {
+    nextAir: (from, minutes) => {
       for (let at: Minute | null = from, turns = 0; at !== null && turns < MOST_TURNS; turns++) {
-        const quiet = outsideQuiet(quietHours, timeZone, at, step.minutes);
+        const quiet = outsideQuiet(quietHours, timeZone, at, minutes);
         if (quiet === null) return null;
         const next: Minute | null = byAir ? byAir(quiet) : quiet;
         if (next === quiet) return quiet;

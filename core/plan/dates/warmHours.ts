@@ -19,13 +19,12 @@ export class WarmHours {
     this.#free = free;
   }
 
-  of({ warm, minutes }: Step): Pick<Activity, 'nextAir'> {
+  of({ warm }: Step): Pick<Activity, 'nextAir'> {
     if (warm?.by === 'oven') {
-      const whole = minutes + warm.minutes;
-      return { nextAir: (from) => this.#attended(from, whole) };
+      return { nextAir: (from, minutes) => this.#attended(from, minutes + warm.minutes) };
     }
     const air = warm?.by === 'sun' ? this.#conditions[placeInTheSun(this.#context.facts.places)?.id ?? ''] : undefined;
-    return warm && air ? { nextAir: (from) => nextSun(air, from, minutes + warm.minutes) } : {};
+    return warm && air ? { nextAir: (from, minutes) => nextSun(air, from, minutes + warm.minutes) } : {};
   }
 
   #attended(from: Minute, minutes: Minute): Minute | null {

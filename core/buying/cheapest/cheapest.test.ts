@@ -1,0 +1,158 @@
+import { inventedBuying } from '#core/invented/index';
+import { seededRandom } from '#core/plan/index';
+import { describe, expect, it } from 'vitest';
+import { solveWithHighs } from '../../../solver/highs.ts';
+import { basketBreaks, type BuyingProblem, cheapest, type Need, type PackOffer, type Solve, totalOf } from '../index.ts';
+
+/** The cheapest basket, held against trying every one of them. */
+
+const CASES = process.env.PROOF ? 1200 : 300;
+
+/** The least total over every choice of products and every count of packs; null: not all needs can be served. */
+function byTrying(problem: BuyingProblem): number | null {
+  const { needs, offers, excluded } = problem;
+  const apart = (serve: ReadonlyMap<string, string>) =>
+    excluded.every(([one, other]) => serve.get(one.need) !== one.product || serve.get(other.need) !== other.product);
+  let least: number | null = null;
+  const pack = (at: number, packs: Map<string, number>, serve: ReadonlyMap<string, string>) => {
+    if (at === offers.length) {
+      if (basketBreaks({ packs, serve }, problem).length > 0) return;
+      const total = totalOf({ packs }, problem);
+      if (least === null || total < least) least = total;
+      return;
+    }
+    const offer = offers[at];
+    for (let count = 0; count <= worthOf(offer, problem); count++) {
+      if (least !== null && goodsOf(packs, offers) + count * offer.price >= least) break;
+      const next = new Map(packs);
+      if (count > 0) next.set(offer.id, count);
+      pack(at + 1, next, serve);
+    }
+  };
+  const choose = (left: readonly Need[], serve: Map<string, string>) => {
+    const [need, ...rest] = left;
+    if (!need) return apart(serve) && pack(0, new Map(), serve);
+    for (const { product } of need.servings) choose(rest, new Map(serve).set(need.id, product));
+  };
+  choose(needs, new Map());
+  return least;
+}
+
+function goodsOf(packs: ReadonlyMap<string, number>, offers: readonly PackOffer[]): number {
+  return offers.reduce((sum, { id, price }) => sum + price * (packs.get(id) ?? 0), 0);
+}
+
+/** More of one pack than all needs together, and what a threshold or a minimum might ask for besides, is never cheaper. */
+function worthOf({ ml, price, stock, shop }: PackOffer, { needs, shops }: BuyingProblem): number {
+  const wanted = needs.reduce((sum, { servings }) => sum + Math.max(...servings.map((own) => own.ml)), 0);
+  const { delivery = 0, minimum = 0 } = shops.find(({ id }) => id === shop) ?? {};
+  return Math.min(stock ?? Number.POSITIVE_INFINITY, Math.ceil(wanted / ml) + Math.ceil(Math.max(delivery, minimum) / price));
+}
+
+describe('the cheapest basket', () => {
+  it('is the least of all there are, and where some need goes short the rest is served by the rules', { timeout: 600_000 }, async () => {
+    let [compared, short] = [0, 0];
+    for (let seed = 1; compared < CASES; seed++) {
+      const random = seededRandom(seed);
+      const problem = inventedBuying(random, {
+        needs: 1 + Math.floor(random() * 3),
+        products: 2 + Math.floor(random() * 2),
+        shops: 1 + Math.floor(random() * 2),
+      });
+      if (problem.offers.length > 5) continue;
+      compared++;
+      const answer = await cheapest(problem, solveWithHighs);
+      const least = byTrying(problem);
+      expect([seed, basketBreaks(answer, problem), answer.optimal]).toEqual([seed, [], true]);
+      if (least === null) short++;
+      expect([seed, answer.short.length > 0 ? null : answer.total]).toEqual([seed, least]);
+      expect(answer.serve.size + answer.short.length).toBe(problem.needs.length);
+    }
+    expect(short).toBeGreaterThan(CASES / 50);
+    expect(short).toBeLessThan(CASES / 1.2);
+  });
+});
+
+const need = (id: string, ml: number, byDay: number, ...products: string[]): Need => ({
+  id,
+  byDay,
+  servings: products.map((product) => ({ product, ml })),
+});
+const offer = (id: string, shop: string, product: string, ml: number, price: number, more: Partial<PackOffer> = {}): PackOffer => ({
+  id,
+  shop,
+  product,
+  ml,
+  price,
+  leadDays: 1,
+  ...more,
+});
+const problem = (more: Partial<BuyingProblem>): BuyingProblem => ({
+  needs: [],
+  excluded: [],
+  shelf: new Map(),
+  offers: [],
+  shops: [{ id: 'a', delivery: 0 }],
+  ...more,
+});
+const shortOf = async (more: Partial<BuyingProblem>) => (await cheapest(problem(more), solveWithHighs)).short;
+
+describe('a need that goes short says why', () => {
+  it('no offer, too late, out of stock, below the minimum, or excluded', async () => {
+    const needs = [need('red', 100, 3, 'r')];
+    expect(await shortOf({ needs })).toEqual([{ need: 'red', why: 'no-offer' }]);
+    expect(await shortOf({ needs, offers: [offer('o', 'a', 'r', 400, 900, { leadDays: 5 })] })).toEqual([{ need: 'red', why: 'too-late' }]);
+    expect(await shortOf({ needs, offers: [offer('o', 'a', 'r', 50, 900, { stock: 1 })] })).toEqual([{ need: 'red', why: 'stock' }]);
+    expect(await shortOf({ needs, offers: [offer('o', 'a', 'r', 50, 900, { stock: 0 })] })).toEqual([{ need: 'red', why: 'stock' }]);
+    const shops = [{ id: 'a', delivery: 0, minimum: 5000 }];
+    expect(await shortOf({ needs, shops, offers: [offer('o', 'a', 'r', 400, 900, { stock: 2 })] })).toEqual([
+      { need: 'red', why: 'minimum' },
+    ]);
+    const pair = { needs: [...needs, need('clear', 60, 3, 'c')], offers: [offer('o', 'a', 'r', 400, 900), offer('q', 'a', 'c', 400, 800)] };
+    expect(
+      await shortOf({
+        ...pair,
+        excluded: [
+          [
+            { need: 'red', product: 'r' },
+            { need: 'clear', product: 'c' },
+          ],
+        ],
+      }),
+    ).toMatchObject([{ why: 'excluded' }]);
+  });
+  it('beside others: of paint that is enough for one the rest is served', async () => {
+    const answer = await cheapest(
+      problem({ needs: [need('one', 300, 3, 'r'), need('two', 300, 3, 'r')], offers: [offer('o', 'a', 'r', 400, 900, { stock: 1 })] }),
+      solveWithHighs,
+    );
+    expect([answer.serve.size, answer.short.map(({ why }) => why), answer.total]).toEqual([1, ['stock'], 900]);
+  });
+});
+
+describe('buying', () => {
+  it('takes the shelf first, and nothing where it does', async () => {
+    const answer = await cheapest(
+      problem({ needs: [need('red', 100, 0, 'r')], shelf: new Map([['r', 100]]), offers: [offer('o', 'a', 'r', 400, 900)] }),
+      solveWithHighs,
+    );
+    expect([answer.total, answer.packs.size, answer.serve.get('red')]).toEqual([0, 0, 'r']);
+  });
+  it('buys one more can where that is cheaper than the delivery', async () => {
+    const shops = [{ id: 'a', delivery: 600, freeOver: 1000 }];
+    const answer = await cheapest(
+      problem({ needs: [need('red', 100, 3, 'r')], shops, offers: [offer('o', 'a', 'r', 400, 800), offer('p', 'a', 'r', 50, 250)] }),
+      solveWithHighs,
+    );
+    expect([answer.total, answer.packs.get('o'), answer.packs.get('p')]).toEqual([1000, undefined, 4]);
+  });
+  it('leaves packs that cost nothing and serve nothing', async () => {
+    const answer = await cheapest(problem({ needs: [need('red', 60, 3, 'r')], offers: [offer('o', 'a', 'r', 50, 0)] }), solveWithHighs);
+    expect([answer.total, answer.packs.get('o')]).toEqual([0, 2]);
+  });
+  it('stopped early says what nothing can better', async () => {
+    const early: Solve = async (programme, seconds) => ({ ...(await solveWithHighs(programme, seconds)), status: 'stopped', bound: 650.2 });
+    const answer = await cheapest(problem({ needs: [need('red', 100, 3, 'r')], offers: [offer('o', 'a', 'r', 400, 900)] }), early);
+    expect([answer.optimal, answer.total, answer.bound]).toEqual([false, 900, 651]);
+  });
+});
