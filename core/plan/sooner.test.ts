@@ -86,6 +86,35 @@ describe('what would make a piece sooner', () => {
     ]);
   });
 
+  it('doubles the room that is said to be short, and only that', () => {
+    const plain = labels(tried(factsOf()).changes);
+    const pieces = ['a', 'b', 'c', 'bell'].map((id) => ({ ...slow(), id, name: id }));
+    const { changes, gains } = tried(
+      factsOf(
+        { booth: { longMm: 300, wideMm: 200 }, dryingPlaces: [{ count: 1, longMm: 300 }], tub: { longMm: 300, wideMm: 200, deepMm: 200 } },
+        pieces,
+      ),
+    );
+    const more = labels(changes).filter((label) => !plain.includes(label) && !label.startsWith('this piece'));
+    expect(more).toEqual(['a second booth beside the first', 'twice as many drying places', 'one tub more']);
+    expect(gains[labels(changes).indexOf('twice as many drying places')]?.gained).toBeGreaterThan(0);
+    expect(gains[labels(changes).indexOf('one tub more')]).toBeNull();
+  });
+
+  it('takes a clear as glossy and a colour as near from the shelf, no other', () => {
+    const gloss = (id: string, more: Partial<Facts['products'][number]>) => {
+      const own = shelf.products.find((product) => product.id === id) as Facts['products'][number];
+      return { ...own, id: `${id}-2`, name: `Second ${own.name}`, ...more };
+    };
+    const colour = enamel().productId as string;
+    const [near, far] = [gloss(colour, {}), gloss(colour, { id: 'far', lab: { l: 20, a: 40, b: 0 } })];
+    const cans = [near, far].map(({ id }) => ({ ...shelf.cans[0], id: `can-${id}`, productId: id }));
+    const { changes } = tried(factsOf({}, [slow()], { products: [...shelf.products, near, far], cans: [...shelf.cans, ...cans] }));
+    const swaps = labels(changes).filter((label) => label.includes(' for ') && label.startsWith('Second'));
+    expect(swaps.length).toBe(1);
+    expect(changes.find(({ label }) => label === swaps[0])?.facts.pieces[0].parts[0].layers[1].productId).toBe(near.id);
+  });
+
   it('takes another primer of the same kind from the shelf, for layers that are not begun', () => {
     const own = shelf.products.find(({ id }) => id === primer().productId) as Facts['products'][number];
     const quick = { ...own, id: 'quick', name: 'Quick grey' };

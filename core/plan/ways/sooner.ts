@@ -58,7 +58,12 @@ export function changesFor(piece: Piece, facts: Facts, asIs: Plan, conditions: C
   const [workshop] = facts.workshop;
   return [
     ...turnOf(piece, facts).map((own) => ({ ...same, label: 'this piece before the others', where: 'its turn, above', facts: own })),
-    ...otherHabits(workshop).map(({ label, where, ...own }) => ({ ...same, label, where, facts: { ...facts, workshop: [own.workshop] } })),
+    ...[...otherHabits(workshop), ...moreRoom(workshop)].map(({ label, where, ...own }) => ({
+      ...same,
+      label,
+      where,
+      facts: { ...facts, workshop: [own.workshop] },
+    })),
     ...extraEvenings(facts, asIs.now).map(({ label, workshop: own }) => ({
       ...same,
       label,
@@ -132,6 +137,27 @@ function otherHabits(workshop: Workshop): { readonly label: string; readonly whe
     ...(goal && goal !== 'soonest' ? [{ label: 'planned for the soonest end', where, workshop: { ...workshop, goal: undefined } }] : []),
     ...(longestStay ? [{ label: 'stays as long as your hours', where, workshop: { ...workshop, longestStay: undefined } }] : []),
     ...(quietHours?.length ? [{ label: 'no quiet hours', where, workshop: { ...workshop, quietHours: undefined } }] : []),
+  ];
+}
+
+/** Room that the plan runs short of, twice as much of each; what nothing is said of is enough already. */
+function moreRoom(workshop: Workshop): ReturnType<typeof otherHabits> {
+  const where = 'Workshop, tools and room';
+  const { booth, dryingPlaces, tub, tubs = 1 } = workshop;
+  return [
+    ...(booth
+      ? [{ label: 'a second booth beside the first', where, workshop: { ...workshop, booth: { ...booth, longMm: 2 * booth.longMm } } }]
+      : []),
+    ...(dryingPlaces?.length
+      ? [
+          {
+            label: 'twice as many drying places',
+            where,
+            workshop: { ...workshop, dryingPlaces: dryingPlaces.map((place) => ({ ...place, count: 2 * place.count })) },
+          },
+        ]
+      : []),
+    ...(tub ? [{ label: 'one tub more', where, workshop: { ...workshop, tubs: tubs + 1 } }] : []),
   ];
 }
 
