@@ -1,5 +1,6 @@
 import type { Facts, Family, Hand, Offer, Role } from '#core/facts/index';
-import type { Minute } from '#core/units/index';
+import { DAY, type Minute } from '#core/units/index';
+import type { ShortWhy } from './cheapest/short.ts';
 import { BOTTLED, TYPICAL_HARDENER, TYPICAL_HOBBY_THINNER, TYPICAL_REDUCER, typicalPack } from './typical.ts';
 
 /** What must be bought, where, and what it costs: a sound greedy answer, not yet proven the cheapest. */
@@ -37,6 +38,10 @@ export type PurchaseLine = {
   readonly source: 'label' | 'default';
   readonly neededBy: Minute | null;
   readonly leadDays: number;
+  /** When it has to be ordered at the latest to be here in time; null where nothing has a day yet. */
+  readonly orderBy: Minute | null;
+  /** mL that all packs of this paint leave over beside the touch-up jar; on the first line of a paint, 0 on the others. */
+  readonly leftMl: number;
 };
 
 export type ShopTotal = {
@@ -47,9 +52,28 @@ export type ShopTotal = {
   readonly lines: readonly PurchaseLine[];
   readonly underMinimum: number;
 };
-export type Purchases = { readonly shops: readonly ShopTotal[]; readonly total: number; readonly proven: false };
+export type Purchases = {
+  readonly shops: readonly ShopTotal[];
+  readonly total: number;
+  /** Nothing cheaper exists. */
+  readonly proven: boolean;
+  /** Where that was tried and not proven: nothing cheaper than this exists. */
+  readonly bound?: number;
+  /** What no shop can serve, with the reason. */
+  readonly short: readonly ShortPaint[];
+};
 
-const USUAL_LEAD_DAYS = 1;
+export type ShortPaint = { readonly mix: string; readonly name: string; readonly why: ShortWhy };
+
+/** The last evening on which what takes so many days may be ordered. */
+export function orderBy(neededBy: Minute | null, leadDays: number): Minute | null {
+  return neededBy === null ? null : neededBy - leadDays * DAY;
+}
+
+/** What is here by a day is here before its evening, minutes. */
+export const BEFORE_EVENING: Minute = 6 * 60;
+
+export const USUAL_LEAD_DAYS = 1;
 
 /** How soon a missing product can be here: the quickest shop that has it, else a day. */
 export function leadDays(facts: Facts, productId: string | undefined): number {
@@ -79,7 +103,7 @@ export function buyGreedily(needs: readonly PaintNeed[], facts: Facts): Purchase
     }
   }
   const shops = byShop(picked, facts);
-  return { shops, total: shops.reduce((sum, shop) => sum + shop.goods + shop.delivery, 0), proven: false };
+  return { shops, total: shops.reduce((sum, shop) => sum + shop.goods + shop.delivery, 0), proven: false, short: [] };
 }
 
 function optionsFor(need: PaintNeed, facts: Facts): PurchaseLine[] {
@@ -97,17 +121,23 @@ function optionsFor(need: PaintNeed, facts: Facts): PurchaseLine[] {
       price: count * offer.price,
       source: 'label' as const,
       leadDays: lead,
+      orderBy: orderBy(need.neededBy, lead),
+      leftMl: count * offer.packMl - need.missingMl,
     };
   });
   if (lines.length > 0) return lines.sort((a, b) => a.price - b.price);
   const product = facts.products.find((candidate) => candidate.id === need.productId);
   const pack = product ? { ml: product.typicalMl, price: product.typicalPrice } : packFor(need);
   const count = Math.ceil(need.missingMl / pack.ml);
-  return [{ ...base, packMl: pack.ml, count, price: count * pack.price, source: 'default', leadDays: USUAL_LEAD_DAYS }];
+  return [{ ...base, packMl: pack.ml, count, price: count * pack.price, source: 'default', ...atUsualShop(need, count * pack.ml) }];
+}
+
+function atUsualShop({ neededBy, missingMl }: PaintNeed, ml: number): Pick<PurchaseLine, 'leadDays' | 'orderBy' | 'leftMl'> {
+  return { leadDays: USUAL_LEAD_DAYS, orderBy: orderBy(neededBy, USUAL_LEAD_DAYS), leftMl: ml - missingMl };
 }
 
 /** Usual pack of what is needed: paint by its family and hand, reducer and hardener by their own. */
-function packFor({ what, family, role, hand }: PaintNeed): { ml: number; price: number } {
+export function packFor({ what, family, role, hand }: PaintNeed): { ml: number; price: number } {
   if (what === 'reducer') return BOTTLED.includes(family) ? TYPICAL_HOBBY_THINNER : TYPICAL_REDUCER;
   return what === 'hardener' ? TYPICAL_HARDENER : typicalPack(family, role, hand);
 }

@@ -1,4 +1,5 @@
-export { buyGreedily, leadDays, type PaintNeed, type PurchaseLine, type Purchases, type ShopTotal } from './greedy.ts';
+export { buyGreedily, leadDays, type PaintNeed, type PurchaseLine, type Purchases, type ShopTotal, type ShortPaint } from './greedy.ts';
+export { buy, buyingKey, buyingProblem, type ProvenPurchases } from './workshopBuying.ts';
 export { type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
 export { typicalPack, usualCost } from './typical.ts';
 export { newWorkshop, starterShelf } from './starterShelf.ts';

@@ -1,5 +1,5 @@
 import { type LineMoment, nextMoments } from '#core/bench/index';
-import { buyGreedily, type PaintNeed, type Purchases } from '#core/buying/index';
+import { buyGreedily, buyingKey, buyingProblem, type PaintNeed, type ProvenPurchases, type Purchases } from '#core/buying/index';
 import { clocksOf, type Conditions } from '#core/drying/index';
 import type { Facts, Piece } from '#core/facts/index';
 import { type Caution, cautionsFor } from '#core/safety/index';
@@ -75,6 +75,8 @@ export type PlanInput = {
   readonly partByPart?: boolean;
   /** Who comes sooner and who later, as found before by improving; absent: nobody. */
   readonly turns?: Turns;
+  /** Purchases proven before: they stand as long as their needs do. */
+  readonly proven?: ProvenPurchases;
   /** Rounds in which a better plan is looked for; absent: the first feasible one. */
   readonly effort?: number;
 };
@@ -84,6 +86,7 @@ export type Readied = {
   readonly context: PlanContext;
   readonly seed: number;
   readonly datesOf: readonly string[] | undefined;
+  readonly proven: ProvenPurchases | undefined;
   readonly rows: PlacedRows;
 };
 
@@ -115,6 +118,7 @@ export function readied({
   datesOf,
   partByPart = false,
   turns,
+  proven,
 }: PlanInput): Readied {
   // Who has so many minutes now works now, whatever was agreed for later.
   const facts = settledFacts(dividedFacts(stayMinutes === undefined ? known : planAnew(known)));
@@ -126,16 +130,16 @@ export function readied({
   const context: PlanContext = { facts, workshop, now, clocks, history, evidence };
   const hours = cutToStay(freeIntervals(workshop, now, { busy: busyTime(facts) }), now, stayMinutes);
   const wholes = [...facts.pieces].sort(byUrgency).map(withinLimit);
-  return { context, seed, datesOf, rows: placeRows(wholes, hours, context, conditions, partByPart, turns) };
+  return { context, seed, datesOf, proven, rows: placeRows(wholes, hours, context, conditions, partByPart, turns) };
 }
 
 /** The plan of one schedule: what follows from when each step comes. */
-export function finished({ context, seed, datesOf, rows }: Readied, schedule: Schedule): Plan {
+export function finished({ context, seed, datesOf, proven, rows }: Readied, schedule: Schedule): Plan {
   const { facts, workshop, now, clocks } = context;
   const { built, steps, free } = rows;
   const result = rows.placing.told(schedule);
   const needs = paintNeeds(steps, result.placed, facts);
-  const purchases = buyGreedily(needs, facts);
+  const purchases = proven && proven.key === buyingKey(buyingProblem(needs, facts, now)) ? proven.purchases : buyGreedily(needs, facts);
   const pins = pinsOf(steps, facts, now);
   const windowed = withPins(withWindows(steps, result, clocks), pins);
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));

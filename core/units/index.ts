@@ -7,6 +7,7 @@ export {
   parseNumber,
   parseQuantity,
   heatText,
+  parseMoney,
   parseRatio,
   weightText,
 } from './quantities.ts';

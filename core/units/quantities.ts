@@ -100,6 +100,21 @@ export function formatMoney(minor: number, currency: string, about = false): str
   return `${about ? 'about ' : ''}${(minor / 100).toFixed(2)} ${currency}`;
 }
 
+/** The most that is typed at once, minor units: more is a slip of the finger. */
+const MOST_MONEY = 100_000_000;
+
+/** Reads a sum of money into minor units: "7", "7.20", "7,20", or with the workshop's currency behind it; never another. */
+export function parseMoney(text: string, currency: string): Parsed {
+  const match = /^\s*([-+]?[\d.,]+)\s*([A-Za-z]*)\s*$/.exec(text);
+  const amount = match ? parseNumber(match[1]) : null;
+  if (!match || amount === null) return { ok: false, mend: 'Type a sum of money, such as 45 or 45,50.' };
+  if (match[2] !== '' && match[2].toUpperCase() !== currency)
+    return { ok: false, mend: `Prices are in ${currency} here: change the sum into that.` };
+  const minor = Math.round(amount * 100);
+  if (minor < 0) return { ok: false, mend: 'A sum of money is 0 or more.' };
+  return minor > MOST_MONEY ? { ok: false, mend: 'That is too much money. Check the sum.' } : { ok: true, value: minor };
+}
+
 /**
  * Parts to one part of paint, by volume, as people say them: "0.25", "25 %", "4:1" (four of paint to one); null when it is none.
  */

@@ -1,10 +1,12 @@
 import { type Conditions, conditionsOf } from '#core/drying/index';
+import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Turns } from '#core/schedule/index';
 import { planner } from '../workers/planner.ts';
 import { LookedProvider, useBetterPlan } from './useBetterPlan.ts';
+import { useProvenPurchases } from './useProvenPurchases.ts';
 import { showsNow, useFacts, type WorkshopState } from './useFacts.ts';
 
 export type Planned = {
@@ -50,11 +52,22 @@ export function PlanProvider({
   const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
   const newest = useRef(0);
   const turns = useRef<Turns | undefined>(undefined);
+  const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
+  const newestProven = useRef(proven);
   const started = facts.workshop[0]?.started ?? false;
-  const looked = useBetterPlan(facts, started && stayMinutes === undefined && (!steady || turns.current === undefined), turns, (plan) => {
-    newest.current++;
-    setResult({ plan, facts });
+  useProvenPurchases(result, (found) => {
+    newestProven.current = found;
+    setProven(found);
   });
+  const looked = useBetterPlan(
+    facts,
+    started && stayMinutes === undefined && (!steady || turns.current === undefined),
+    { turns, proven: newestProven },
+    (plan) => {
+      newest.current++;
+      setResult({ plan, facts });
+    },
+  );
 
   useEffect(() => {
     const timer = setInterval(() => setMinute(nowMinute()), REPLAN_MS);
@@ -65,11 +78,11 @@ export function PlanProvider({
     if (!started) return;
     const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
-    planner.plan(facts, now, stayMinutes, turns.current).then((plan) => {
+    planner.plan(facts, now, stayMinutes, turns.current, proven).then((plan) => {
       if (request !== newest.current) return;
       setResult({ plan, facts });
     });
-  }, [facts, minute, stayMinutes, started]);
+  }, [facts, minute, stayMinutes, started, proven]);
 
   // With the page itself, not before it: an edit is made on what its person saw.
   useLayoutEffect(() => {

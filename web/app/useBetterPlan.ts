@@ -1,3 +1,4 @@
+import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import { NO_TURNS, type Turns } from '#core/schedule/index';
 import { createContext, type RefObject, useContext, useEffect, useState } from 'react';
@@ -19,7 +20,7 @@ export const useLooked = () => useContext(LookedContext);
 export function useBetterPlan(
   facts: Facts,
   wanted: boolean,
-  turns: RefObject<Turns | undefined>,
+  { turns, proven }: { readonly turns: RefObject<Turns | undefined>; readonly proven: RefObject<ProvenPurchases | undefined> },
   onBetter: (plan: Better['plan']) => void,
 ): Looked | null {
   const [looked, setLooked] = useState<Looked | null>(null);
@@ -33,7 +34,7 @@ export function useBetterPlan(
       const tell = (now: Looked) => {
         if (current && !over) setLooked(now);
       };
-      void planner.better(facts, Date.now() / 60_000, turns.current, tell).then((better) => {
+      void planner.better(facts, Date.now() / 60_000, turns.current, proven.current, tell).then((better) => {
         if (!current) return;
         over = true;
         setLooked((now) => now && { ...now, over: true });

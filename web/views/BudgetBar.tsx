@@ -19,7 +19,12 @@ export function BudgetBar({ money }: { money: PieceMoney }) {
       <p className="second mt-1 text-small">
         {words.money(money.committed)} bought, {words.money(rest, money.about)} planned
         {money.budget !== null && `, of ${words.money(money.budget)}`}
-        {money.over > 0 && <strong className="text-ink"> · {words.money(money.over)} over</strong>}
+        {money.over > 0 && (
+          <strong className="text-ink">
+            {' '}
+            · {words.money(money.over)} over{money.budget ? `, ${money.overPercent} %` : ''}
+          </strong>
+        )}
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 import { newId } from '../app/newId.ts';
 import { type Conditions, conditionsOf } from '#core/drying/index';
+import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';
 import {
   BetterPlan,
@@ -76,12 +77,18 @@ function standing(facts: Facts | null, now: number): Standing {
 
 /** The plan is worked out here, away from the finger. */
 const api = {
-  plan(facts: Facts | null, now: number, stayMinutes?: number, turns?: Turns): PlanView {
-    return planView(plan({ ...standing(facts, now), stayMinutes, turns }));
+  plan(facts: Facts | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
+    return planView(plan({ ...standing(facts, now), stayMinutes, turns, proven }));
   },
   /** Looks for a better plan until the rounds are used up, it is stopped, or a newer search begins; null where there is none. */
-  async better(facts: Facts | null, now: number, turns: Turns | undefined, tell: (looked: Looked) => void): Promise<Better | null> {
-    const search = new BetterPlan({ ...standing(facts, now), turns });
+  async better(
+    facts: Facts | null,
+    now: number,
+    turns: Turns | undefined,
+    proven: ProvenPurchases | undefined,
+    tell: (looked: Looked) => void,
+  ): Promise<Better | null> {
+    const search = new BetterPlan({ ...standing(facts, now), turns, proven });
     looking = search;
     while (looking === search && search.next()) {
       tell({ round: search.round, of: search.of });

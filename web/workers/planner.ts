@@ -1,3 +1,4 @@
+import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import type { Turns } from '#core/schedule/index';
 import { proxy, type Remote, wrap } from 'comlink';
@@ -8,7 +9,13 @@ type Asked<K extends keyof PlanApi> = PlanApi[K] extends (facts: Facts | null, .
   : never;
 
 type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enough'>]: Asked<K> } & {
-  readonly better: (facts: Facts, now: number, turns: Turns | undefined, tell: (looked: Looked) => void) => Promise<Better | null>;
+  readonly better: (
+    facts: Facts,
+    now: number,
+    turns: Turns | undefined,
+    proven: ProvenPurchases | undefined,
+    tell: (looked: Looked) => void,
+  ) => Promise<Better | null>;
   readonly enough: () => void;
   readonly ways: (...asked: Parameters<PlanApi['ways']>) => Promise<ReturnType<PlanApi['ways']>>;
 };
@@ -47,7 +54,7 @@ export const planner: Planner = {
   stepSooner: (facts, ...rest) => aside().worker.stepSooner(aside().handed(facts), ...rest),
   sooner: (facts, ...rest) => aside().worker.sooner(aside().handed(facts), ...rest),
   sharpen: (facts, ...rest) => aside().worker.sharpen(aside().handed(facts), ...rest),
-  better: (facts, now, turns, tell) => aside().worker.better(aside().handed(facts), now, turns, proxy(tell)),
+  better: (facts, now, turns, proven, tell) => aside().worker.better(aside().handed(facts), now, turns, proven, proxy(tell)),
   enough: () => void aside().worker.enough(),
   ways: (ways, pieceId, now) => aside().worker.ways(ways, pieceId, now),
 };

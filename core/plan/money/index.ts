@@ -1,2 +1,3 @@
 export { type PieceMoney, pieceMoney } from './money.ts';
 export { suppliesToBuy } from './suppliesToBuy.ts';
+export { shoppingList, type ShoppingLine, type ShoppingShop, toOrder } from './shoppingList.ts';

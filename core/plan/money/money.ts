@@ -19,6 +19,8 @@ export type PieceMoney = {
   readonly total: number;
   readonly budget: number | null;
   readonly over: number;
+  /** The same in per cent of the budget; 0 where there is none to be over. */
+  readonly overPercent: number;
   /** True while a price rests on no offer. */
   readonly about: boolean;
 };
@@ -51,6 +53,7 @@ export function pieceMoney(
   const consumables = supplies.reduce((sum, line) => sum + line.cost, 0);
   const total = Math.round(committed + planned + consumables);
   const budget = piece.budget ?? null;
+  const over = budget === null ? 0 : Math.max(0, total - budget);
   return {
     committed,
     planned: Math.round(planned),
@@ -59,7 +62,8 @@ export function pieceMoney(
     supplies,
     total,
     budget,
-    over: budget === null ? 0 : Math.max(0, total - budget),
+    over,
+    overPercent: budget ? Math.round((over / budget) * 100) : 0,
     about,
   };
 }

@@ -1,4 +1,4 @@
-import { parseNumber } from '#core/units/index';
+import { parseMoney } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -20,10 +20,10 @@ export function Money({ piece, view }: SectionProps) {
   const mixes = new Set(plan.steps.flatMap((step) => (step.pieceId === piece.id && step.coat ? [step.coat.mix] : [])));
   const needs = plan.needs.filter((need) => mixes.has(need.mix));
   const setBudget = () => {
-    const amount = parseNumber(typed);
-    if (amount === null || amount < 0 || amount > 1_000_000) return void toast.error('A budget is a sum of money, such as 45 or 45,50.');
+    const amount = parseMoney(typed, workshop.currency);
+    if (!amount.ok) return void toast.error(amount.mend);
     setTyped('');
-    void save('pieces', { ...piece, budget: Math.round(amount * 100) }, 'Budget set.');
+    void save('pieces', { ...piece, budget: amount.value }, 'Budget set.');
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
@@ -46,7 +46,7 @@ export function Money({ piece, view }: SectionProps) {
           <dt>
             <Why
               title="Planned"
-              text="Its share, by millilitres, of the cans still to be bought, with delivery. Greedy answer, not yet proven the cheapest."
+              text="Its share, by millilitres, of the cans still to be bought, with delivery. The cheapest packs, shops and deliveries for all pieces together; Buying says whether that is proven."
               source={money.about ? 'default' : 'label'}
             >
               To buy, its share

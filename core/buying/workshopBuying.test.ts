@@ -1,0 +1,107 @@
+import { conditionsOf } from '#core/drying/index';
+import type { Facts, Offer } from '#core/facts/index';
+import { lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
+import { plan, shoppingList } from '#core/plan/index';
+import { DAY } from '#core/units/index';
+import { describe, expect, it } from 'vitest';
+import { solveWithHighs } from '../../solver/highs.ts';
+import { buy, buyGreedily, buyingKey, buyingProblem, totalOf } from './index.ts';
+
+/** What the coats of a workshop lack, bought as cheaply as can be proven. */
+
+const productId = lacquer().productId as string;
+const shop = (id: string, more: Partial<Facts['shops'][number]> = {}) => ({ id, name: id, delivery: 500, leadDays: 1, ...more });
+const offer = (id: string, shopId: string, price: number, packMl = 400, more: Partial<Offer> = {}): Offer => ({
+  id,
+  shopId,
+  productId,
+  packMl,
+  price,
+  seenOn: '2026-11-30',
+  ...more,
+});
+const workshop = (more: Partial<Facts> = {}): Facts => ({
+  ...shelf,
+  cans: shelf.cans.filter((can) => can.productId !== productId),
+  pieces: [piece(part({ layers: [primer(), lacquer()] }))],
+  shops: [shop('quay'), shop('pier', { delivery: 0, leadDays: 3 })],
+  offers: [offer('q', 'quay', 800), offer('p', 'pier', 900)],
+  ...more,
+});
+const planned = (facts: Facts) => plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] });
+const bought = async (facts: Facts) => {
+  const { needs } = planned(facts);
+  return { needs, ...(await buy(needs, facts, NOW, solveWithHighs)) };
+};
+
+describe('buying for a workshop', () => {
+  it('is proven, never dearer than one by one, and says what is left over', async () => {
+    // One by one looks at no dates: both shops are as quick.
+    const facts = workshop({ shops: [shop('quay'), shop('pier', { delivery: 0 })] });
+    const { needs, purchases } = await bought(facts);
+    const greedy = buyGreedily(needs, facts);
+    expect(purchases.proven).toBe(true);
+    expect(purchases.total).toBeLessThanOrEqual(greedy.total);
+    const [line] = purchases.shops.flatMap(({ lines }) => lines);
+    expect(line.leftMl).toBeCloseTo(line.count * line.packMl - (needs.find(({ mix }) => mix === line.mix)?.missingMl ?? 0), 6);
+  });
+  it('counts every shop and delivery of the list to the cent', async () => {
+    const facts = workshop();
+    const { needs, purchases } = await bought(facts);
+    const sum = purchases.shops.reduce((all, { goods, delivery }) => all + goods + delivery, 0);
+    expect(sum).toBe(purchases.total);
+    for (const { goods, lines } of purchases.shops) expect(lines.reduce((all, { price }) => all + price, 0)).toBe(goods);
+    const packs = new Map(
+      purchases.shops.flatMap(({ lines }) => lines.flatMap(({ offerId, count }) => (offerId ? [[offerId, count] as const] : []))),
+    );
+    const usual = purchases.shops.find(({ shopId }) => shopId === null)?.goods ?? 0;
+    expect(totalOf({ packs }, buyingProblem(needs, facts, NOW)) + usual).toBe(purchases.total);
+  });
+  it('takes the slower shop only where there is time for it', async () => {
+    const shops = async (more: Partial<Facts>) => (await bought(workshop(more))).purchases.shops.flatMap(({ shopId }) => shopId ?? []);
+    const slow = { shops: [shop('quay'), shop('pier', { delivery: 0, leadDays: 20 })] };
+    expect(await shops(slow)).toEqual(['quay']);
+    const later = piece(part({ layers: [primer(), lacquer()] }), { held: { since: '2026-12-01T19:00:00.000Z', until: '2027-01-20' } });
+    expect(await shops({ ...slow, pieces: [later] })).toEqual(['pier']);
+  });
+  it('mixes packs where that is cheaper than one kind', async () => {
+    const many = workshop({
+      pieces: [piece(part({ copies: 12, layers: [primer(), lacquer(4)] }))],
+      shops: [shop('quay', { delivery: 0 })],
+      offers: [offer('large', 'quay', 1500, 400), offer('small', 'quay', 400, 100)],
+    });
+    const { needs, purchases } = await bought(many);
+    const missing = needs.find(({ mix }) => mix === productId)?.missingMl ?? 0;
+    let least = Number.POSITIVE_INFINITY;
+    for (let large = 0; large < 20; large++)
+      for (let small = 0; small < 80; small++)
+        if (large * 400 + small * 100 >= missing) least = Math.min(least, large * 1500 + small * 400);
+    expect(purchases.shops.find(({ shopId }) => shopId === 'quay')?.goods).toBe(least);
+  });
+  it('names what no shop can serve, and still serves the rest', async () => {
+    const { purchases } = await bought(workshop({ offers: [offer('q', 'quay', 800, 50, { stock: 0 })] }));
+    expect(purchases.short).toMatchObject([{ mix: productId, why: 'stock' }]);
+    const none = await bought(workshop({ offers: [] }));
+    expect(none.purchases.shops.map(({ shopId }) => shopId)).toEqual([null]);
+    expect(none.purchases.short).toEqual([]);
+  });
+  it('is taken up by the plan as long as its question is the same', async () => {
+    const facts = workshop({ offers: [offer('q', 'quay', 800), offer('p', 'pier', 1250)] });
+    const proven = await bought(facts);
+    const again = (own: Facts) => plan({ facts: own, now: NOW, conditions: conditionsOf(own, NOW), datesOf: [], proven });
+    expect(again(facts).purchases.proven).toBe(true);
+    expect(again(facts).pieces[0].money.planned).toBe(proven.purchases.total);
+    expect(again(workshop({ offers: [offer('q', 'quay', 850)] })).purchases.proven).toBe(false);
+    expect(proven.key).toBe(buyingKey(buyingProblem(proven.needs, facts, NOW)));
+  });
+  it('says on each line what waits for it, and when it must be ordered', async () => {
+    const facts = workshop();
+    const { needs, purchases } = await bought(facts);
+    const { steps } = planned(facts);
+    const [line] = shoppingList(purchases, needs, steps, NOW).flatMap(({ lines }) => lines);
+    const first = steps.find(({ coat }) => coat?.mix === productId);
+    expect([line.waits?.stepId, line.pieceIds, line.neededBy]).toEqual([first?.id, ['bell'], first?.placed?.start]);
+    expect(line.orderBy).toBe((line.neededBy ?? 0) - line.leadDays * DAY);
+    expect(line.tonight).toBe((line.orderBy ?? 0) < NOW + DAY);
+  });
+});

@@ -1,0 +1,40 @@
+import { buyingKey, buyingProblem, type ProvenPurchases } from '#core/buying/index';
+import type { Facts } from '#core/facts/index';
+import type { PlanView } from '#core/plan/index';
+import { wrap } from 'comlink';
+import { useEffect } from 'react';
+import type { BuyApi } from '../workers/buy.worker.ts';
+
+/** Who is still typing is not bought for. */
+const BEGIN_AFTER_MS = 700;
+
+/**
+ * Has the purchases of a plan proven the cheapest in a worker of its own. When what is needed changes, the question that is still
+ * open is dropped with its worker: a solver cannot be interrupted.
+ */
+export function useProvenPurchases(
+  shown: { readonly plan: PlanView; readonly facts: Facts } | null,
+  onProven: (proven: ProvenPurchases) => void,
+): void {
+  const problem = shown && !shown.plan.purchases.proven ? buyingProblem(shown.plan.needs, shown.facts, shown.plan.now) : null;
+  const key = problem && problem.needs.length > 0 ? buyingKey(problem) : null;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key says whether the question is another one
+  useEffect(() => {
+    if (!shown || key === null) return;
+    const { plan, facts } = shown;
+    let worker: Worker | null = null;
+    const timer = setTimeout(() => {
+      worker = new Worker(new URL('../workers/buy.worker.ts', import.meta.url), { type: 'module' });
+      const end = () => worker?.terminate();
+      // Without an answer the plan keeps the purchases it has, and says that they are not proven.
+      wrap<BuyApi>(worker)
+        .buy(plan.needs, facts, plan.now)
+        .then(onProven, () => undefined)
+        .finally(end);
+    }, BEGIN_AFTER_MS);
+    return () => {
+      clearTimeout(timer);
+      worker?.terminate();
+    };
+  }, [key]);
+}

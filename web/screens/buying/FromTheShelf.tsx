@@ -1,0 +1,31 @@
+import { usePlan } from '../../app/PlanContext.tsx';
+import { useWords } from '../../app/useWords.ts';
+
+/** What stands on the shelf of each paint that is planned, and whether a touch-up jar is left. */
+export function FromTheShelf() {
+  const { plan } = usePlan();
+  const words = useWords();
+  return (
+    <section className="sheet" aria-label="From the shelf">
+      <h2>What the shelf covers</h2>
+      <ul className="mt-2 space-y-1">
+        {plan.needs.map((need) => (
+          <li key={need.mix}>
+            <span className="flex justify-between gap-3">
+              <span>{need.name}</span>
+              <span className="figure">
+                {words.volume(Math.min(need.shelfMl, need.neededMl))} of {words.volume(need.neededMl)}
+              </span>
+            </span>
+            {need.jarMl < need.keptMl && (
+              <span className="second block text-small">
+                leaves {words.volume(need.jarMl)} for touch-up, not {words.volume(need.keptMl)}
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+      {plan.needs.length === 0 && <p className="second">No coat is planned.</p>}
+    </section>
+  );
+}

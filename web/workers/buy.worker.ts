@@ -1,0 +1,15 @@
+import { buy, type PaintNeed, type ProvenPurchases } from '#core/buying/index';
+import type { Facts } from '#core/facts/index';
+import { expose } from 'comlink';
+import { solveWithHighs } from '../../solver/highs.ts';
+
+/** Who waits at a screen is told the best there is after so many seconds, with what could be cheaper at most. */
+const SECONDS = 5;
+
+/** The cheapest purchases are worked out here: the solver does not look up until it is done. */
+const api = {
+  buy: (needs: readonly PaintNeed[], facts: Facts, now: number): Promise<ProvenPurchases> =>
+    buy(needs, facts, now, solveWithHighs, SECONDS),
+};
+export type BuyApi = typeof api;
+expose(api);
