@@ -50,7 +50,9 @@ export function PlanProvider({
   const [minute, setMinute] = useState(nowMinute);
   const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
   const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
-  const newest = useRef(0);
+  /** Plans are asked for in turn, and shown unless a newer one is. */
+  const asked = useRef(0);
+  const drawn = useRef(0);
   const turns = useRef<Turns | undefined>(undefined);
   const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
   const newestProven = useRef(proven);
@@ -64,7 +66,7 @@ export function PlanProvider({
     started && stayMinutes === undefined && (!steady || turns.current === undefined),
     { turns, proven: newestProven },
     (plan) => {
-      newest.current++;
+      drawn.current = ++asked.current;
       setResult({ plan, facts });
     },
   );
@@ -76,10 +78,11 @@ export function PlanProvider({
 
   useEffect(() => {
     if (!started) return;
-    const request = ++newest.current;
+    const request = ++asked.current;
     const now = Math.max(minute, nowMinute());
     planner.plan(facts, now, stayMinutes, turns.current, proven).then((plan) => {
-      if (request !== newest.current) return;
+      if (request < drawn.current) return;
+      drawn.current = request;
       setResult({ plan, facts });
     });
   }, [facts, minute, stayMinutes, started, proven]);

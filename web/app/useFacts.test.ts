@@ -4,7 +4,7 @@ import { layer, part, piece } from '#core/invented/index';
 import { workshopApi } from '../api/workshopApi.ts';
 import { jsonAnswer, stubRequests } from './requestStub.ts';
 import { store } from './store.ts';
-import { saveFact, showsNow } from './useFacts.ts';
+import { sameFacts, saveFact, showsNow } from './useFacts.ts';
 
 /** Edits made one after the other on one page, while the answers to the ones before are still on their way. */
 
@@ -69,5 +69,18 @@ describe('an edit made before the answer to the one before', () => {
     expect(await Promise.all([one, two])).toEqual([true, true]);
     expect(stored.piece.parts[0].name).toBe('Shell');
     expect(stored.piece.parts[0].layers.map(({ id }) => id)).toEqual([cream.id, red.id]);
+  });
+});
+
+describe('two states of the facts', () => {
+  const note = (id: string) => ({ id, at: '2026-12-01T19:00:00.000Z', kind: 'note' as const, text: id });
+  const one = { ...EMPTY_FACTS, pieces: [first], events: [note('a'), note('b')] };
+  it('are the same where an entry has only reached the server', () => {
+    expect(sameFacts(one, { ...one, events: [note('a'), note('b')] })).toBe(true);
+  });
+  it('are others with one more entry, another order, or any list anew', () => {
+    expect(sameFacts(one, { ...one, events: [note('a')] })).toBe(false);
+    expect(sameFacts(one, { ...one, events: [note('b'), note('a')] })).toBe(false);
+    expect(sameFacts(one, { ...one, pieces: [first] })).toBe(false);
   });
 });

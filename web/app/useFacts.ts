@@ -1,5 +1,5 @@
 import type { Collection, FactOf, Facts } from '#core/facts/index';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { ProblemDetails, Snapshot, Write } from '../api/answers.ts';
 import { NO_SNAPSHOT, useWorkshopQuery, workshopApi } from '../api/workshopApi.ts';
@@ -12,13 +12,31 @@ import { store, useAppSelector } from './store.ts';
 export function useFacts(): { facts: Facts; demo: boolean; state: WorkshopState; loaded: boolean; failed: boolean } {
   const { data = NO_SNAPSHOT, isError } = useWorkshopQuery();
   const waiting = useAppSelector((state) => state.outbox.events);
-  const facts = useMemo(() => {
+  const newest = useMemo(() => {
     if (waiting.length === 0) return data.facts;
     const known = new Set(data.facts.events.map((event) => event.id));
     return { ...data.facts, events: [...data.facts.events, ...waiting.filter((event) => !known.has(event.id))] };
   }, [data.facts, waiting]);
+  const facts = useAsLongAsSame(newest);
   const { demo, setAside, trouble, asLastSeen, phone } = data;
   return { facts, demo, state: { setAside, trouble, asLastSeen, phone }, loaded: data !== NO_SNAPSHOT, failed: isError };
+}
+
+/** An entry that has reached the server is the same entry: nothing is planned anew for it. */
+function useAsLongAsSame(newest: Facts): Facts {
+  const [held, setHeld] = useState(newest);
+  if (held === newest || sameFacts(held, newest)) return held;
+  setHeld(newest);
+  return newest;
+}
+
+/** Whether two states say the same: lists are shared where nothing in them has changed, and an entry is never edited. */
+export function sameFacts(one: Facts, other: Facts): boolean {
+  const { events, ...rest } = one;
+  const { events: otherEvents, ...otherRest } = other;
+  const lists = Object.keys(rest) as (keyof typeof rest)[];
+  if (lists.some((name) => rest[name] !== otherRest[name])) return false;
+  return events.length === otherEvents.length && events.every(({ id }, index) => id === otherEvents[index].id);
 }
 
 /** What is not as it should be with the workshop behind the page. */

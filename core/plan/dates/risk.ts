@@ -60,9 +60,33 @@ export function pieceDates(
 ): PieceDates | null {
   const { own, spreads } = runSteps(steps, placed, spreadOf);
   if (own.length === 0) return null;
-  const random = seededRandom(seed);
-  const finishes = Float64Array.from({ length: runs }, () => oneRun(own, spreads, free, random)).sort();
-  return { likely: finishes[Math.floor(runs * 0.5)], safe: finishes[Math.min(runs - 1, Math.floor(runs * 0.9))] };
+  return livedOnce(JSON.stringify([own, spreads, seed, runs, hoursKey(free)]), () => {
+    const random = seededRandom(seed);
+    const finishes = Float64Array.from({ length: runs }, () => oneRun(own, spreads, free, random)).sort();
+    return { likely: finishes[Math.floor(runs * 0.5)], safe: finishes[Math.min(runs - 1, Math.floor(runs * 0.9))] };
+  });
+}
+
+/** Dates of pieces that nothing has moved are known: after an event most of them are. */
+const LIVED = new Map<string, PieceDates>();
+const MOST_LIVED = 300;
+
+function livedOnce(key: string, live: () => PieceDates): PieceDates {
+  const known = LIVED.get(key);
+  if (known) return known;
+  const [oldest] = LIVED.keys();
+  if (LIVED.size >= MOST_LIVED && oldest !== undefined) LIVED.delete(oldest);
+  const dates = live();
+  LIVED.set(key, dates);
+  return dates;
+}
+
+const HOURS = new WeakMap<readonly FreeInterval[], string>();
+
+function hoursKey(free: readonly FreeInterval[]): string {
+  const known = HOURS.get(free) ?? free.map(({ from, to }) => `${from}-${to}`).join(' ');
+  HOURS.set(free, known);
+  return known;
 }
 
 function runSteps(steps: readonly Step[], placed: ReadonlyMap<string, Placed>, spreadOf: SpreadOf): { own: RunStep[]; spreads: number[] } {
