@@ -58,6 +58,25 @@ describe('facts over HTTP', () => {
     await send('POST', '/api/undo/shops/quay', removed.body);
     expect((await get('/api/workshop')).facts.shops[0].name).toBe('Quay');
   });
+  it('takes a list of prices all or nothing', async () => {
+    await send('PUT', '/api/facts/shops/quay', { revision: 0, value: shop('Quay') });
+    const { facts } = await get('/api/workshop');
+    const offer = (id: string, price: number) => ({
+      id,
+      shopId: 'quay',
+      productId: facts.products[0].id,
+      packMl: 400,
+      price,
+      seenOn: '2026-12-01',
+    });
+    const put = (...writes: [string, number, number][]) =>
+      send('PUT', '/api/facts/offers', { writes: writes.map(([id, price, revision]) => ({ revision, value: offer(id, price) })) });
+    expect(await put(['a', 700, 0], ['b', 800, 0])).toEqual({ status: 200, body: { written: 2 } });
+    expect((await put(['a', 650, 1], ['b', -1, 1])).status).toBe(422);
+    expect((await put(['a', 650, 1], ['b', 750, 0])).status).toBe(409);
+    expect((await get('/api/workshop')).facts.offers.map(({ price }: { price: number }) => price)).toEqual([700, 800]);
+    expect((await put(['a', 650, 1])).body).toEqual({ written: 1 });
+  });
   it('refuses what does not fit, naming place and mend, and changes nothing', async () => {
     const before = await get('/api/workshop');
     const bad = await send('PUT', '/api/facts/shops/quay', { revision: 0, value: { ...shop('Quay'), delivery: -4 } });

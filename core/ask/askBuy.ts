@@ -78,7 +78,7 @@ export async function buyAnswer(input: BuyQuestion, solve: Solve): Promise<objec
   const over = input.budget === undefined ? 0 : answer.total - input.budget;
   return {
     lines: [...answer.packs].map(([offer, count]) => ({ offer, count })),
-    serve: Object.fromEntries(answer.serve),
+    serve: Object.fromEntries([...answer.serve].map(([need, { product }]) => [need, product])),
     total: answer.total,
     optimal: answer.optimal,
     ...(answer.optimal ? {} : { bound: answer.bound }),

@@ -168,3 +168,8 @@ function byShop(lines: readonly PurchaseLine[], facts: Facts): ShopTotal[] {
 function totalOf(lines: readonly PurchaseLine[], facts: Facts): number {
   return byShop(lines, facts).reduce((sum, shop) => sum + shop.goods + shop.delivery + shop.underMinimum, 0);
 }
+
+/** Minor units for 100 mL: what packs of different size are compared by. */
+export function pricePer100Ml({ price, packMl }: Pick<Offer, 'price' | 'packMl'>): number {
+  return Math.round((price / packMl) * 100);
+}

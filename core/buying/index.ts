@@ -1,4 +1,13 @@
-export { buyGreedily, leadDays, type PaintNeed, type PurchaseLine, type Purchases, type ShopTotal, type ShortPaint } from './greedy.ts';
+export {
+  buyGreedily,
+  leadDays,
+  type PaintNeed,
+  pricePer100Ml,
+  type PurchaseLine,
+  type Purchases,
+  type ShopTotal,
+  type ShortPaint,
+} from './greedy.ts';
 export { buy, buyingKey, buyingProblem, type ProvenPurchases } from './workshopBuying.ts';
 export { type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
 export { typicalPack, usualCost } from './typical.ts';
@@ -12,6 +21,7 @@ export {
   type BuyingShop,
   type Choice,
   type Need,
+  type OptionalWay,
   type PackOffer,
   type Serving,
   type ShopBill,
@@ -20,3 +30,5 @@ export {
 export { Programme, type Term } from './cheapest/programme.ts';
 export type { Short, ShortWhy } from './cheapest/short.ts';
 export type { Solve, Solved } from './cheapest/solve.ts';
+export { offersToCsv, type ReadOffers, readOffers, type WrongLine } from './offersCsv.ts';
+export { paintWanted, type WantedPaint } from './wanted.ts';

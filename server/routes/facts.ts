@@ -20,6 +20,28 @@ export function factRoutes(store: Store, changes: Changes): FastifyPluginAsync {
 
     writeRoute(app, store, changes, COLLECTION_NAMES);
 
+    // A price list in one go; pieces are written one by one, for each of them is looked through.
+    app.put(
+      '/api/facts/offers',
+      {
+        bodyLimit: 20_000_000,
+        schema: {
+          body: z.object({
+            writes: z
+              .array(z.object({ revision: z.int().min(0), value: z.unknown() }))
+              .min(1)
+              .max(20_000),
+          }),
+          response: { 200: z.object({ written: z.int() }) },
+        },
+      },
+      async ({ body }) => {
+        const written = store.putAll('offers', body.writes);
+        announce();
+        return { written };
+      },
+    );
+
     app.delete(
       '/api/facts/:collection/:id',
       {

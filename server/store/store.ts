@@ -148,6 +148,24 @@ export class Store {
     });
   }
 
+  /** Writes many facts of one kind, each made from its revision, all or nothing. @throws as {@link put} does */
+  putAll(collection: Collection, writes: readonly { readonly value: unknown; readonly revision: number }[]): number {
+    return this.#inOne(() => {
+      for (const [index, { value, revision }] of writes.entries()) {
+        const parsed = COLLECTIONS[collection].safeParse(value);
+        if (!parsed.success) {
+          const problem = problemOf(parsed.error);
+          throw new BadFact({ ...problem, at: `writes.${index}.${problem.at}` });
+        }
+        const now = this.#current(collection, parsed.data.id)?.revision ?? 0;
+        if (now !== revision) throw new StaleWrite(now);
+        this.#write(collection, parsed.data.id, JSON.stringify(parsed.data));
+      }
+      checkReferences(this.#facts());
+      return writes.length;
+    });
+  }
+
   /** What a sensor or a forecast says: it takes the place of what it said before, which nobody would undo. */
   observe<C extends 'readings' | 'airSeries'>(collection: C, value: FactOf<C>): void {
     const fact = COLLECTIONS[collection].parse(value) as FactOf<C>;

@@ -1,4 +1,4 @@
-import { type Collection, EMPTY_FACTS, type LogEvent } from '#core/facts/index';
+import { type Collection, EMPTY_FACTS, type LogEvent, type Offer } from '#core/facts/index';
 import { keepSeen, lastSeen } from '../app/keptHere.ts';
 import type { Snapshot, Write, ImportAnswer, Copy, SetAside, Found, PhoneState } from './answers.ts';
 import { watchChanges } from './changeStream.ts';
@@ -38,6 +38,10 @@ export const workshopApi = createApi({
     }),
     putFact: build.mutation<{ revision: number }, Write>({
       query: ({ collection, value, revision }) => ({ url: `/facts/${collection}/${value.id}`, method: 'PUT', body: { revision, value } }),
+      invalidatesTags: ['Workshop'],
+    }),
+    putOffers: build.mutation<{ written: number }, readonly { readonly revision: number; readonly value: Offer }[]>({
+      query: (writes) => ({ url: '/facts/offers', method: 'PUT', body: { writes } }),
       invalidatesTags: ['Workshop'],
     }),
     removeFact: build.mutation<{ revision: number }, { collection: Collection; id: string; revision: number }>({
@@ -101,5 +105,6 @@ export const {
   useNewPhoneCodeMutation,
   useOpenPhoneMutation,
   usePhoneQuery,
+  usePutOffersMutation,
   useRevokePhoneMutation,
 } = workshopApi;

@@ -21,6 +21,7 @@ export const router = createBrowserRouter([
       { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
       { path: 'shelf/sheets/:sheetId', lazy: async () => ({ Component: (await import('../screens/shelf/SheetPage.tsx')).SheetPage }) },
       { path: 'buying', lazy: async () => ({ Component: (await import('../screens/buying/Buying.tsx')).Buying }) },
+      { path: 'buying/shops', lazy: async () => ({ Component: (await import('../screens/buying/ShopsAndPrices.tsx')).ShopsAndPrices }) },
       { path: 'colour', lazy: async () => ({ Component: (await import('../screens/colour/Colours.tsx')).Colours }) },
       { path: 'colour/paints/:productId', lazy: async () => ({ Component: (await import('../screens/colour/PaintPage.tsx')).PaintPage }) },
       { path: 'colour/labels', lazy: async () => ({ Component: (await import('../screens/print/JarLabels.tsx')).JarLabels }) },

@@ -157,7 +157,7 @@ function inTurn<T>(key: string, work: () => Promise<T>): Promise<T> {
   return own;
 }
 
-function currentRevision(collection: Collection, id: string): number {
+export function currentRevision(collection: Collection, id: string): number {
   const { data } = workshopApi.endpoints.workshop.select()(store.getState());
   return data?.revisions[`${collection}/${id}`] ?? 0;
 }

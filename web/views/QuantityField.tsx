@@ -8,6 +8,7 @@ export function QuantityField({
   unit,
   shown,
   placeholder,
+  small = false,
   refused,
   onKeep,
 }: {
@@ -18,6 +19,8 @@ export function QuantityField({
   /** As it stands, in words; '' where nothing does. */
   shown: string;
   placeholder: string;
+  /** One of a row of short fields. */
+  small?: boolean;
   /** Why a value cannot be; null where it can. */
   refused: (value: number) => string | null;
   onKeep: (value: number | undefined) => void;
@@ -36,10 +39,10 @@ export function QuantityField({
   };
   return (
     <label className="block">
-      <span className="mb-1 block font-[650] text-ink">{label}</span>
+      <span className={small ? 'second block text-small' : 'mb-1 block font-[650] text-ink'}>{label}</span>
       <input
         key={shown}
-        className="field !w-40 font-mono"
+        className={`field font-mono ${small ? '!min-h-9 !w-16 !px-2' : '!w-40'}`}
         defaultValue={shown}
         placeholder={placeholder}
         aria-invalid={problem !== ''}

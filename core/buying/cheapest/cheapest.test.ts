@@ -2,21 +2,32 @@ import { inventedBuying } from '#core/invented/index';
 import { seededRandom } from '#core/plan/index';
 import { describe, expect, it } from 'vitest';
 import { solveWithHighs } from '../../../solver/highs.ts';
-import { basketBreaks, type BuyingProblem, cheapest, type Need, type PackOffer, type Solve, totalOf } from '../index.ts';
+import {
+  type Basket,
+  basketBreaks,
+  type BuyingProblem,
+  cheapest,
+  type Need,
+  type PackOffer,
+  type Serving,
+  type Solve,
+  totalOf,
+} from '../index.ts';
 
 /** The cheapest basket, held against trying every one of them. */
 
-const CASES = process.env.PROOF ? 1200 : 300;
+const CASES = process.env.PROOF ? 1200 : 100;
+const WAYS_CASES = process.env.PROOF ? 80 : 8;
 
 /** The least total over every choice of products and every count of packs; null: not all needs can be served. */
 function byTrying(problem: BuyingProblem): number | null {
   const { needs, offers, excluded } = problem;
-  const apart = (serve: ReadonlyMap<string, string>) =>
-    excluded.every(([one, other]) => serve.get(one.need) !== one.product || serve.get(other.need) !== other.product);
+  const apart = (serve: Basket['serve']) =>
+    excluded.every(([one, other]) => serve.get(one.need)?.product !== one.product || serve.get(other.need)?.product !== other.product);
   let least: number | null = null;
-  const pack = (at: number, packs: Map<string, number>, serve: ReadonlyMap<string, string>) => {
+  const pack = (at: number, packs: Map<string, number>, serve: Basket['serve']) => {
     if (at === offers.length) {
-      if (basketBreaks({ packs, serve }, problem).length > 0) return;
+      if (basketBreaks({ packs, serve, ways: new Set() }, problem).length > 0) return;
       const total = totalOf({ packs }, problem);
       if (least === null || total < least) least = total;
       return;
@@ -29,10 +40,10 @@ function byTrying(problem: BuyingProblem): number | null {
       pack(at + 1, next, serve);
     }
   };
-  const choose = (left: readonly Need[], serve: Map<string, string>) => {
+  const choose = (left: readonly Need[], serve: Map<string, Serving>) => {
     const [need, ...rest] = left;
     if (!need) return apart(serve) && pack(0, new Map(), serve);
-    for (const { product } of need.servings) choose(rest, new Map(serve).set(need.id, product));
+    for (const own of need.servings) choose(rest, new Map(serve).set(need.id, own));
   };
   choose(needs, new Map());
   return least;
@@ -136,7 +147,7 @@ describe('buying', () => {
       problem({ needs: [need('red', 100, 0, 'r')], shelf: new Map([['r', 100]]), offers: [offer('o', 'a', 'r', 400, 900)] }),
       solveWithHighs,
     );
-    expect([answer.total, answer.packs.size, answer.serve.get('red')]).toEqual([0, 0, 'r']);
+    expect([answer.total, answer.packs.size, answer.serve.get('red')?.product]).toEqual([0, 0, 'r']);
   });
   it('buys one more can where that is cheaper than the delivery', async () => {
     const shops = [{ id: 'a', delivery: 600, freeOver: 1000 }];
@@ -154,5 +165,57 @@ describe('buying', () => {
     const early: Solve = async (programme, seconds) => ({ ...(await solveWithHighs(programme, seconds)), status: 'stopped', bound: 650.2 });
     const answer = await cheapest(problem({ needs: [need('red', 100, 3, 'r')], offers: [offer('o', 'a', 'r', 400, 900)] }), early);
     expect([answer.optimal, answer.total, answer.bound]).toEqual([false, 900, 651]);
+  });
+});
+
+/** Ways to save over an invented problem: each shrinks the paint of one or two needs, or saves by itself. */
+function withWays(random: () => number, plain: BuyingProblem): BuyingProblem {
+  const ways = ['fewer', 'scuff', 'jar', 'drop'].map((id) => ({ id, saves: Math.floor(random() * 3) * 120 }));
+  const needs = plain.needs.map((own): Need => {
+    const touching = ways.map(({ id }) => id).filter(() => random() < 0.5);
+    const subsets = Array.from({ length: 2 ** touching.length }, (_, mask) => touching.filter((_id, at) => (mask >> at) & 1));
+    const factors = new Map(touching.map((id) => [id, 0.3 + 0.6 * random()]));
+    const servings = own.servings.flatMap(({ product, ml }) =>
+      subsets.map((taking) => ({ product, ml: Math.round(taking.reduce((left, id) => left * (factors.get(id) ?? 1), ml)), taking })),
+    );
+    return { ...own, servings, ways: touching };
+  });
+  return { ...plain, needs, excluded: [], ways, apart: random() < 0.5 ? [['fewer', 'drop']] : [] };
+}
+
+/** The problem with just these ways taken: nothing of them is left to choose. */
+function withTaken(problem: BuyingProblem, taken: readonly string[]): BuyingProblem {
+  const { ways: _ways, apart: _apart, ...rest } = problem;
+  const needs = problem.needs.map(({ ways = [], ...own }) => ({
+    ...own,
+    servings: own.servings
+      .filter((serving) => ways.every((id) => taken.includes(id) === (serving.taking?.includes(id) ?? false)))
+      .map(({ product, ml }) => ({ product, ml })),
+  }));
+  return { ...rest, needs };
+}
+
+describe('ways to save', () => {
+  it('are taken in the best combination: the least over all of them', { timeout: 300_000 }, async () => {
+    let chosen = 0;
+    for (let seed = 1; seed <= WAYS_CASES; seed++) {
+      const random = seededRandom(seed);
+      const whole = withWays(random, inventedBuying(random, { needs: 3, products: 3, shops: 2 }));
+      const answer = await cheapest(whole, solveWithHighs);
+      expect([seed, basketBreaks(answer, whole)]).toEqual([seed, []]);
+      if (answer.short.length > 0) continue;
+      let least = Number.POSITIVE_INFINITY;
+      const ids = (whole.ways ?? []).map(({ id }) => id);
+      for (let mask = 0; mask < 2 ** ids.length; mask++) {
+        const taken = ids.filter((_, at) => (mask >> at) & 1);
+        if ((whole.apart ?? []).some((pair) => pair.every((id) => taken.includes(id)))) continue;
+        const fixed = await cheapest(withTaken(whole, taken), solveWithHighs);
+        const saved = (whole.ways ?? []).reduce((sum, { id, saves }) => (taken.includes(id) ? sum + saves : sum), 0);
+        if (fixed.short.length === 0) least = Math.min(least, fixed.total - saved);
+      }
+      expect([seed, answer.total]).toEqual([seed, least]);
+      chosen += answer.ways.size;
+    }
+    expect(chosen).toBeGreaterThan(WAYS_CASES / 2);
   });
 });

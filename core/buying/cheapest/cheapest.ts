@@ -26,7 +26,8 @@ export async function cheapest(problem: BuyingProblem, solve: Solve, seconds = S
     return why === null ? [] : [{ need: need.id, why }];
   });
   const open: BuyingProblem = { ...problem, needs: problem.needs.filter(({ id }) => !without.some((own) => own.need === id)) };
-  if (open.needs.length === 0) return { packs: new Map(), serve: new Map(), total: 0, optimal: true, bound: 0, short: without };
+  if (open.needs.length === 0 && !problem.ways?.length)
+    return { packs: new Map(), serve: new Map(), ways: new Set(), total: 0, optimal: true, bound: 0, short: without };
   const all = await solved(open, { goal: 'cheapest' }, solve, seconds);
   if (all) return { ...all, short: without };
   const { status, values } = await solve(written(open, { goal: 'most' }).text, seconds);
@@ -55,7 +56,7 @@ async function solved(problem: BuyingProblem, wanted: Wanted, solve: Solve, seco
 }
 
 function leastOf({ bound }: Solved, total: number): number {
-  return bound === null ? 0 : Math.min(total, Math.max(0, Math.ceil(bound - 1e-6)));
+  return bound === null ? Math.min(0, total) : Math.min(total, Math.ceil(bound - 1e-6));
 }
 
 /** Packs that cost nothing and serve nothing stay in the shop. */

@@ -1,7 +1,7 @@
 import { type Basket, billsOf, type BuyingProblem } from './problem.ts';
 
 /** What a basket breaks, asked of each rule by itself: nothing here knows how it was found. Empty where it keeps them all. */
-export function basketBreaks({ packs, serve }: Basket, problem: BuyingProblem): string[] {
+export function basketBreaks({ packs, serve, ways }: Basket, problem: BuyingProblem): string[] {
   const { needs, excluded, shelf, offers, shops } = problem;
   const broken: string[] = [];
   for (const [id, count] of packs) {
@@ -9,8 +9,12 @@ export function basketBreaks({ packs, serve }: Basket, problem: BuyingProblem): 
     if (!Number.isInteger(count) || count < 0 || count > stock) broken.push(`${count} packs of ${id}`);
   }
   const uses = needs.flatMap((need) => {
-    const own = need.servings.find(({ product }) => product === serve.get(need.id));
-    return own ? [{ ...own, byDay: need.byDay }] : [];
+    const own = serve.get(need.id);
+    if (!own) return [];
+    if (!need.servings.includes(own)) broken.push(`${need.id} is served by what does not serve it`);
+    for (const way of need.ways ?? [])
+      if (ways.has(way) !== (own.taking?.includes(way) ?? false)) broken.push(`${need.id} and ${way} contradict each other`);
+    return [{ ...own, byDay: need.byDay }];
   });
   for (const product of new Set(uses.map((own) => own.product)))
     for (const { byDay } of uses) {
@@ -21,8 +25,9 @@ export function basketBreaks({ packs, serve }: Basket, problem: BuyingProblem): 
       if (used > (shelf.get(product) ?? 0) + come + 1e-6) broken.push(`${product} by day ${byDay}: ${used} mL`);
     }
   for (const [one, other] of excluded)
-    if (serve.get(one.need) === one.product && serve.get(other.need) === other.product)
+    if (serve.get(one.need)?.product === one.product && serve.get(other.need)?.product === other.product)
       broken.push(`${one.need} by ${one.product} with ${other.need} by ${other.product}`);
+  for (const [one, other] of problem.apart ?? []) if (ways.has(one) && ways.has(other)) broken.push(`${one} with ${other}`);
   const bills = billsOf({ packs }, problem);
   for (const { id, minimum = 0 } of shops) {
     const goods = bills.get(id)?.goods;

@@ -4,7 +4,15 @@
  */
 
 /** A product that serves a need, and how much of it that takes, mL. */
-export type Serving = { readonly product: string; readonly ml: number };
+export type Serving = {
+  readonly product: string;
+  readonly ml: number;
+  /** Of the ways that change this need, those taken where it is served so; the others are left. */
+  readonly taking?: readonly string[];
+};
+
+/** A way to save that may be taken or left. What it does to needs stands in their servings; this is what it saves beside packs. */
+export type OptionalWay = { readonly id: string; readonly saves: number };
 
 export type Need = {
   readonly id: string;
@@ -12,6 +20,8 @@ export type Need = {
   readonly byDay: number;
   /** Any one of them serves it, whole. */
   readonly servings: readonly Serving[];
+  /** Ways that change how it may be served; absent: none. */
+  readonly ways?: readonly string[];
 };
 
 /** One need served by one product. */
@@ -45,14 +55,19 @@ export type BuyingProblem = {
   readonly shelf: ReadonlyMap<string, number>;
   readonly offers: readonly PackOffer[];
   readonly shops: readonly BuyingShop[];
+  readonly ways?: readonly OptionalWay[];
+  /** Ways that may not both be taken. */
+  readonly apart?: readonly (readonly [string, string])[];
 };
 
 /** What is bought, and what serves each need. */
 export type Basket = {
   /** Offer to packs; none are left out. */
   readonly packs: ReadonlyMap<string, number>;
-  /** Need to product. */
-  readonly serve: ReadonlyMap<string, string>;
+  /** Need to what serves it. */
+  readonly serve: ReadonlyMap<string, Serving>;
+  /** Ways that are taken. */
+  readonly ways: ReadonlySet<string>;
 };
 
 export type ShopBill = { readonly goods: number; readonly delivery: number };
@@ -76,7 +91,11 @@ export function billsOf(
   );
 }
 
-/** Goods and deliveries of all shops. */
-export function totalOf(basket: Pick<Basket, 'packs'>, problem: Pick<BuyingProblem, 'offers' | 'shops'>): number {
-  return [...billsOf(basket, problem).values()].reduce((sum, { goods, delivery }) => sum + goods + delivery, 0);
+/** Goods and deliveries of all shops, less what the ways taken save beside them. */
+export function totalOf(
+  basket: Pick<Basket, 'packs'> & Partial<Pick<Basket, 'ways'>>,
+  problem: Pick<BuyingProblem, 'offers' | 'shops' | 'ways'>,
+): number {
+  const spent = [...billsOf(basket, problem).values()].reduce((sum, { goods, delivery }) => sum + goods + delivery, 0);
+  return (problem.ways ?? []).reduce((sum, { id, saves }) => (basket.ways?.has(id) ? sum - saves : sum), spent);
 }

@@ -45,7 +45,30 @@ export function written(problem: BuyingProblem, wanted: Wanted, leaving: Leaving
     );
     if (names.length === 2) programme.row(names, '<=', 1);
   }
-  const cost = [...offers.map(({ offer, count }): Term => [offer.price, count]), ...problem.shops.flatMap(shopTerms)];
+  const ways = (problem.ways ?? []).map(({ id, saves }, at) => ({ id, saves, taken: programme.binary(`z${at}`) }));
+  for (const { need, own, chosen } of serving)
+    for (const { id, taken } of ways)
+      if (need.ways?.includes(id))
+        // Served so only with the ways it takes, and without those it leaves.
+        programme.row(
+          [
+            [1, chosen],
+            [own.taking?.includes(id) ? -1 : 1, taken],
+          ],
+          '<=',
+          own.taking?.includes(id) ? 0 : 1,
+        );
+  for (const pair of problem.apart ?? [])
+    programme.row(
+      ways.filter(({ id }) => pair.includes(id)).map(({ taken }): Term => [1, taken]),
+      '<=',
+      1,
+    );
+  const cost = [
+    ...ways.map(({ saves, taken }): Term => [-saves, taken]),
+    ...offers.map(({ offer, count }): Term => [offer.price, count]),
+    ...problem.shops.flatMap(shopTerms),
+  ];
   return {
     text:
       wanted.goal === 'most'
@@ -61,9 +84,8 @@ export function written(problem: BuyingProblem, wanted: Wanted, leaving: Leaving
           return packs > 0 ? [[offer.id, packs] as const] : [];
         }),
       ),
-      serve: new Map(
-        serving.flatMap(({ need, own, chosen }) => ((values.get(chosen) ?? 0) > 0.5 ? [[need.id, own.product] as const] : [])),
-      ),
+      ways: new Set(ways.flatMap(({ id, taken }) => ((values.get(taken) ?? 0) > 0.5 ? [id] : []))),
+      serve: new Map(serving.flatMap(({ need, own, chosen }) => ((values.get(chosen) ?? 0) > 0.5 ? [[need.id, own] as const] : []))),
     }),
   };
 

@@ -1,6 +1,7 @@
 import { shoppingList } from '#core/plan/index';
 import { Printer } from 'lucide-react';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { BesidePaint } from './BesidePaint.tsx';
@@ -22,6 +23,9 @@ export function Buying() {
         <div className="flex flex-wrap items-baseline gap-x-4">
           <h1 id="buying">{shops.length === 0 ? 'No paint to buy' : `Buy for ${words.money(purchases.total)}`}</h1>
           {shops.length > 0 && <HowSure purchases={purchases} />}
+          <Link to="/buying/shops" className="linklike noprint ml-auto">
+            shops and prices
+          </Link>
         </div>
         {shops.length === 0 && <p className="mt-3 text-lead">The shelf covers every planned coat.</p>}
         {purchases.short.map(({ mix, name, why }) => (

@@ -1,4 +1,5 @@
-import type { Sheet, Stock } from '#core/facts/index';
+import { paintWanted } from '#core/buying/index';
+import type { Stock } from '#core/facts/index';
 import type { ShoppingLine } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { useState } from 'react';
@@ -18,28 +19,11 @@ export function useBought(line: ShoppingLine): { readonly busy: boolean; readonl
   const ownedProduct = async (): Promise<string | null> => {
     const known = line.productId ?? facts.products.find((product) => product.name === line.name)?.id;
     if (known || !coat) return known ?? null;
-    const [sheetId, id] = [newId(), newId()];
-    const sheet: Sheet = {
-      id: sheetId,
-      name: line.name,
-      family: coat.family,
-      role: coat.role,
-      hand: coat.hand,
-      forPlastics: false,
-      isocyanate: coat.family === 'urethane-2k',
-      label: {},
-      source: 'default',
-    };
-    const product = {
-      id,
-      sheetId,
-      name: line.name,
-      lab: coat.lab,
-      transparent: coat.family === 'candy',
-      typicalMl: line.packMl,
-      typicalPrice: Math.round(line.price / line.count),
-    };
-    return (await save('sheets', sheet)) && (await save('products', product)) ? id : null;
+    const { sheet, product } = paintWanted(
+      { ...coat, name: line.name, packMl: line.packMl, price: Math.round(line.price / line.count) },
+      newId,
+    );
+    return (await save('sheets', sheet)) && (await save('products', product)) ? product.id : null;
   };
 
   /** Reducer and hardener stand on the shelf beside paint, counted in mL. */
