@@ -19,6 +19,25 @@ afterAll(async () => {
 });
 
 describe('the list to buy', () => {
+  it('shows what is over its budget, and takes the ways that bring it within, and gives them back', async () => {
+    const { page, context, errors } = await openPage(browser, `${server.url}/buying`);
+    const budgets = page.getByRole('region', { name: 'Budgets' });
+    const ways = page.getByRole('region', { name: 'Ways to spend less' });
+    await budgets.getByText(/Lamp shells/).waitFor();
+    await budgets.getByText(/over, \d+ %/).waitFor();
+    await ways.getByText('Best together').waitFor();
+    await ways.getByRole('button', { name: 'Take' }).last().click();
+    await page.getByText(/^Taken: /).waitFor();
+    await expect.poll(() => budgets.getByText(/over, \d+ %/).count()).toBe(0);
+    await page.getByText('proven the cheapest', { exact: true }).waitFor();
+    expect(await page.getByRole('region', { name: 'Lantern hobby post' }).count()).toBe(0);
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await budgets.getByText(/over, \d+ %/).waitFor();
+    await page.getByRole('region', { name: 'Lantern hobby post' }).waitFor();
+    expect(errors).toEqual([]);
+    await context.close();
+  });
+
   it('is proven the cheapest, and moves to another shop where this one is out of stock or dearer', async () => {
     const { page, context, errors } = await openPage(browser, `${server.url}/buying`);
     await page.getByText('proven the cheapest', { exact: true }).waitFor();

@@ -51,6 +51,7 @@ const need = (mix: string, missingMl: number, productId?: string): PaintNeed => 
   keptMl: 0,
   jarMl: 0,
   neededBy: null,
+  byPiece: [],
 });
 
 describe('the shelf', () => {

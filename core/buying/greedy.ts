@@ -24,6 +24,8 @@ export type PaintNeed = {
   readonly keptMl: number;
   readonly jarMl: number;
   readonly neededBy: Minute | null;
+  /** mL that each piece takes of it: what its cost is shared out by. */
+  readonly byPiece: readonly { readonly pieceId: string; readonly ml: number }[];
 };
 
 export type PurchaseLine = {

@@ -1,10 +1,9 @@
-import type { Purchases } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
 import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/schedule/index';
 import { asSentence, type Minute } from '#core/units/index';
 import { neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
-import { type PieceMoney, pieceMoney } from './money/index.ts';
+import { type PieceMoney, pieceMoney, type PurchaseShare } from './money/index.ts';
 import { type PieceSteps, undecidedText } from './steps/index.ts';
 import { setNotes, type StackView, stackView } from './verdicts/index.ts';
 
@@ -40,7 +39,8 @@ export type Around = {
   readonly sessions: readonly Session[];
   readonly result: Schedule;
   readonly free: readonly FreeInterval[];
-  readonly purchases: Purchases;
+  /** What each piece bears of the purchases. */
+  readonly shares: ReadonlyMap<string, PurchaseShare>;
   readonly context: PlanContext;
 };
 
@@ -64,7 +64,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     planned: end,
     sessions: stays.size,
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
-    money: pieceMoney(piece, around.steps, around.purchases, around.sessions, context),
+    money: pieceMoney(piece, around.steps, around.shares.get(piece.id), around.sessions, context),
     beyond,
     notes: setNotes(piece, context.facts),
     ...(own.stopped ? { stopped: own.stopped } : {}),

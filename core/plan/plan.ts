@@ -41,6 +41,7 @@ import {
   withWindows,
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
+import { purchaseShares } from './money/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
 import { coatKey, warmKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
@@ -151,7 +152,7 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
   );
   const plannedSteps = withLaterPrices(withWetNearby(windowed, films, workshop.sprayPlaceId), facts);
   const sessions = sessionsOf(plannedSteps, free, now);
-  const around = { steps: plannedSteps, sessions, result, free, purchases, context };
+  const around = { steps: plannedSteps, sessions, result, free, shares: purchaseShares(purchases, needs), context };
   return {
     now,
     steps: plannedSteps,

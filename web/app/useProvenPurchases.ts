@@ -1,9 +1,8 @@
 import { buyingKey, buyingProblem, type ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import type { PlanView } from '#core/plan/index';
-import { wrap } from 'comlink';
 import { useEffect } from 'react';
-import type { BuyApi } from '../workers/buy.worker.ts';
+import { askBuyer } from '../workers/buyer.ts';
 
 /** Who is still typing is not bought for. */
 const BEGIN_AFTER_MS = 700;
@@ -22,19 +21,16 @@ export function useProvenPurchases(
   useEffect(() => {
     if (!shown || key === null) return;
     const { plan, facts } = shown;
-    let worker: Worker | null = null;
+    let drop: () => void = () => undefined;
     const timer = setTimeout(() => {
-      worker = new Worker(new URL('../workers/buy.worker.ts', import.meta.url), { type: 'module' });
-      const end = () => worker?.terminate();
+      const asked = askBuyer((buyer) => buyer.buy(plan.needs, facts, plan.now));
+      drop = asked.drop;
       // Without an answer the plan keeps the purchases it has, and says that they are not proven.
-      wrap<BuyApi>(worker)
-        .buy(plan.needs, facts, plan.now)
-        .then(onProven, () => undefined)
-        .finally(end);
+      asked.answer.then(onProven, () => undefined);
     }, BEGIN_AFTER_MS);
     return () => {
       clearTimeout(timer);
-      worker?.terminate();
+      drop();
     };
   }, [key]);
 }

@@ -1,5 +1,7 @@
 import { buy, type PaintNeed, type ProvenPurchases } from '#core/buying/index';
+import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
+import { type Savings, savingsOf } from '#core/plan/index';
 import { expose } from 'comlink';
 import { solveWithHighs } from '../../solver/highs.ts';
 
@@ -10,6 +12,8 @@ const SECONDS = 5;
 const api = {
   buy: (needs: readonly PaintNeed[], facts: Facts, now: number): Promise<ProvenPurchases> =>
     buy(needs, facts, now, solveWithHighs, SECONDS),
+  savings: (facts: Facts, now: number): Promise<Savings> =>
+    savingsOf({ facts, now, conditions: conditionsOf(facts, now) }, solveWithHighs, SECONDS),
 };
 export type BuyApi = typeof api;
 expose(api);

@@ -111,7 +111,14 @@ function paintNeed(mix: string, own: readonly Step[], startOf: StartOf, facts: F
     jarMl: neededMl > shelfMl ? keptMl : Math.min(keptMl, shelfMl - neededMl),
     missingMl: neededMl > shelfMl ? (neededMl + keptMl - shelfMl) / (1 - CAN_RESIDUE) : 0,
     neededBy: firstStart(own, startOf),
+    byPiece: takenByPiece(own, (step) => step.coat?.paintMl ?? 0),
   };
+}
+
+function takenByPiece(steps: readonly Step[], mlOf: (step: Step) => number): PaintNeed['byPiece'] {
+  const taken = new Map<string, number>();
+  for (const step of steps) taken.set(step.pieceId, (taken.get(step.pieceId) ?? 0) + mlOf(step));
+  return [...taken].map(([pieceId, ml]) => ({ pieceId, ml }));
 }
 
 function isMixed({ productId }: Coat, { products }: Facts): boolean {
@@ -157,5 +164,6 @@ function additiveNeeds(steps: readonly Step[], startOf: StartOf, stock: readonly
     jarMl: 0,
     missingMl: Math.max(0, ml - onShelf(name, ml)),
     neededBy: firstStart(own, startOf),
+    byPiece: takenByPiece(own, (step) => (what === 'reducer' ? step.coat?.reducerMl : step.coat?.hardenerMl) ?? 0),
   }));
 }

@@ -1,4 +1,3 @@
-import type { Purchases } from '#core/buying/index';
 import { paintIn } from '#core/amounts/index';
 import type { Facts, LaidCoat, Piece } from '#core/facts/index';
 import { lostPaint, shelfCans, typicalPack } from '#core/buying/index';
@@ -6,6 +5,7 @@ import type { PlanContext } from '../films/index.ts';
 import type { Session } from '../dates/index.ts';
 import { type PricedSupply, pieceSupplies } from './supplies.ts';
 import type { Step } from '../steps/index.ts';
+import type { PurchaseShare } from './split.ts';
 import { isCommitted } from '#core/survey/index';
 
 /** What a piece costs, in minor units: committed (bought), planned (to buy and use up), used (its share of shared cans, and paint lost on it). */
@@ -25,25 +25,19 @@ export type PieceMoney = {
   readonly about: boolean;
 };
 
-/** Splits each purchase over the pieces by the mL they take of it. */
+/** @param share what it bears of the purchases of all pieces; absent: nothing */
 export function pieceMoney(
   piece: Piece,
   steps: readonly Step[],
-  purchases: Purchases,
+  share: PurchaseShare | undefined,
   sessions: readonly Pick<Session, 'stepIds'>[],
   { facts, history: { events } }: Pick<PlanContext, 'facts' | 'history'>,
 ): PieceMoney {
   const committed =
     events.reduce((sum, event) => sum + (event.kind === 'bought' && event.pieceId === piece.id ? event.paid : 0), 0) +
     piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
-  let planned = piece.parcels.filter((parcel) => !isCommitted(parcel)).reduce((sum, parcel) => sum + parcel.price, 0);
-  let about = false;
-  for (const shop of purchases.shops) {
-    const shares = shop.lines.map((line) => line.price * shareOf(piece, line.mix, steps));
-    const goods = shares.reduce((sum, share) => sum + share, 0);
-    planned += goods + (shop.goods > 0 ? (shop.delivery * goods) / shop.goods : 0);
-    if (goods > 0 && shop.shopId === null) about = true;
-  }
+  const parcels = piece.parcels.filter((parcel) => !isCommitted(parcel)).reduce((sum, parcel) => sum + parcel.price, 0);
+  const planned = parcels + (share?.minor ?? 0);
   const used =
     events.reduce(
       (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
@@ -56,7 +50,7 @@ export function pieceMoney(
   const over = budget === null ? 0 : Math.max(0, total - budget);
   return {
     committed,
-    planned: Math.round(planned),
+    planned,
     used: Math.round(used),
     consumables: Math.round(consumables),
     supplies,
@@ -64,15 +58,8 @@ export function pieceMoney(
     budget,
     over,
     overPercent: budget ? Math.round((over / budget) * 100) : 0,
-    about,
+    about: share?.about ?? false,
   };
-}
-
-function shareOf(piece: Piece, mix: string, steps: readonly Step[]): number {
-  const all = steps.filter((step) => step.coat?.mix === mix && step.stopped === undefined);
-  const ml = (list: readonly Step[]) => list.reduce((sum, step) => sum + (step.coat?.paintMl ?? 0), 0);
-  const total = ml(all);
-  return total === 0 ? 0 : ml(all.filter((step) => step.pieceId === piece.id)) / total;
 }
 
 /** What a coat as it was laid has used, minor units: its paint, without what was mixed in. */

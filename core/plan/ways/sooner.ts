@@ -1,5 +1,4 @@
-import { glossOf, resolveLayer, sheenName } from '#core/coats/index';
-import { colourDifference } from '#core/colour/index';
+import { resolveLayer } from '#core/coats/index';
 import { AIDS, changedAir, type Conditions } from '#core/drying/index';
 import { type Facts, type Layer, type Piece, type Product, WARM_BY, type Warm, type WarmBy, type Workshop } from '#core/facts/index';
 import { freeIntervals } from '#core/schedule/index';
@@ -16,6 +15,7 @@ import {
   toIso,
 } from '#core/units/index';
 import { type Plan, plan } from '../plan.ts';
+import { servesAs } from './servesAs.ts';
 import { warmthOf } from './warmth.ts';
 import { withPiece } from './ways.ts';
 
@@ -240,18 +240,6 @@ function otherPaints(piece: Piece, facts: Facts, asIs: Plan): { readonly label: 
     return owned.map((to) => ({ label: `${to.name} for ${from.name}`, piece: withProduct(piece, from, to, ahead) }));
   });
 }
-
-/** Whether nobody would see or feel that one paint was taken for another. */
-function servesAs(to: Product, from: Product, { sheets }: Facts): boolean {
-  const [own, other] = [to, from].map(({ sheetId }) => sheets.find(({ id }) => id === sheetId));
-  if (!own || !other || own.role !== other.role) return false;
-  if (own.role.endsWith('primer')) return true;
-  const [sheen, wanted] = [own, other].map(({ family, role, label }) => sheenName(glossOf(family, role, label).gloss));
-  return sheen === wanted && (own.role === 'clear' || colourDifference(to.lab, from.lab) < SAME_COLOUR);
-}
-
-/** Nobody sees less, ΔE2000 (BRIEF §10). */
-const SAME_COLOUR = 2;
 
 /** Layers of which the first coat is still to come. */
 function layersAhead({ id }: Piece, { steps }: Plan): ReadonlySet<string> {

@@ -10,6 +10,7 @@ import { FromTheShelf } from './FromTheShelf.tsx';
 import { HowSure } from './HowSure.tsx';
 import { ShopSection } from './ShopSection.tsx';
 import { ToOrder } from './ToOrder.tsx';
+import { WaysToSave } from './WaysToSave.tsx';
 
 /** What to buy where, in whole packs: the cheapest there is, with what has to be ordered tonight said on its line. */
 export function Buying() {
@@ -44,6 +45,7 @@ export function Buying() {
       </section>
       <aside className="noprint space-y-5">
         <Budgets />
+        {purchases.total > 0 && <WaysToSave />}
         <FromTheShelf />
       </aside>
     </div>

@@ -18,7 +18,7 @@ export function PaintLine({ line }: { line: ShoppingLine }) {
   const pieces = listed(line.pieceIds.map((id) => pieceById.get(id)?.name ?? ''));
   return (
     <li className="border-b border-hairline py-2">
-      <div className="grid grid-cols-[14px_1fr_auto_auto] items-center gap-x-4">
+      <div className="grid grid-cols-[14px_minmax(0,1fr)_auto] sm:grid-cols-[14px_minmax(0,1fr)_110px_150px] items-center gap-x-4">
         <PaintStrip lab={coat?.lab ?? null} />
         <span>
           <span className="font-[650] text-ink">
@@ -35,11 +35,11 @@ export function PaintLine({ line }: { line: ShoppingLine }) {
             ) : (
               line.orderBy !== null && `order by ${words.day(line.orderBy)}`
             )}
-            {line.waits && `${line.orderBy === null ? '' : ': '}“${line.waits.title}” waits for it`}
-            {line.neededBy !== null && ` on ${words.day(line.neededBy)}`}
+            {line.neededBy !== null &&
+              `: ${line.waits ? `“${line.waits.title}” waits for it` : 'it is needed'} on ${words.day(line.neededBy)}`}
           </span>
         </span>
-        <span className="figure">{words.money(line.price, line.source === 'default')}</span>
+        <span className="figure text-right">{words.money(line.price, line.source === 'default')}</span>
         <span className="noprint flex flex-col items-end gap-1">
           <button type="button" className="chip" disabled={busy} onClick={() => void bought(line.price)}>
             bought

@@ -1,0 +1,51 @@
+import type { PaintNeed, Purchases } from '#core/buying/index';
+
+/** What is bought for several pieces, borne by each to the cent. */
+
+/**
+ * A sum of whole minor units shared out by weight; the shares add up to it exactly. What is left of rounding down goes to those that
+ * lost most by it, the first of equals first.
+ * @param weights 0 or more; where all are 0 the shares are equal
+ */
+export function splitExactly(total: number, weights: readonly number[]): number[] {
+  const sum = weights.reduce((all, weight) => all + weight, 0);
+  const exact = weights.map((weight) => (sum > 0 ? (total * weight) / sum : total / weights.length));
+  const shares = exact.map(Math.floor);
+  const left = total - shares.reduce((all, share) => all + share, 0);
+  const losers = exact.map((own, at) => ({ at, lost: own - shares[at] })).sort((a, b) => b.lost - a.lost || a.at - b.at);
+  for (const { at } of losers.slice(0, left)) shares[at]++;
+  return shares;
+}
+
+/** What one piece bears of the purchases, minor units; `about`: some of it rests on no offer. */
+export type PurchaseShare = { readonly minor: number; readonly about: boolean };
+
+/** Every line by the millilitres each piece takes of its paint, every delivery by the goods it brings each piece. */
+export function purchaseShares({ shops }: Purchases, needs: readonly PaintNeed[]): ReadonlyMap<string, PurchaseShare> {
+  const shares = new Map<string, { minor: number; about: boolean }>();
+  const add = (pieceId: string, minor: number, about: boolean) => {
+    const known = shares.get(pieceId) ?? { minor: 0, about: false };
+    shares.set(pieceId, { minor: known.minor + minor, about: known.about || about });
+  };
+  for (const shop of shops) {
+    const goods = new Map<string, number>();
+    for (const line of shop.lines) {
+      const takers = needs.find(({ mix }) => mix === line.mix)?.byPiece ?? [];
+      const own = splitExactly(
+        line.price,
+        takers.map(({ ml }) => ml),
+      );
+      for (const [at, { pieceId }] of takers.entries()) {
+        add(pieceId, own[at], shop.shopId === null);
+        goods.set(pieceId, (goods.get(pieceId) ?? 0) + own[at]);
+      }
+    }
+    const bearers = [...goods];
+    const delivery = splitExactly(
+      shop.delivery,
+      bearers.map(([, minor]) => minor),
+    );
+    for (const [at, [pieceId]] of bearers.entries()) add(pieceId, delivery[at], false);
+  }
+  return shares;
+}

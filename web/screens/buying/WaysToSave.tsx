@@ -1,0 +1,108 @@
+import type { PricedSaving, Savings } from '#core/plan/index';
+import { daysLater } from '#core/plan/index';
+import { counted } from '#core/units/index';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { usePlan } from '../../app/PlanContext.tsx';
+import { saveFact } from '../../app/useFacts.ts';
+import { useWords } from '../../app/useWords.ts';
+import { askBuyer } from '../../workers/buyer.ts';
+
+/** Once the list itself is proven; nobody waits for what could be cheaper. */
+const BEGIN_AFTER_MS = 500;
+
+/** What could be done with less: each way with what it saves, what it costs in days and what is given up; taken with one press. */
+export function WaysToSave() {
+  const { facts, plan } = usePlan();
+  const [savings, setSavings] = useState<Savings | null>(null);
+  const { proven } = plan.purchases;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: looked for anew when the facts have changed, not with every minute
+  useEffect(() => {
+    if (!proven) return;
+    let drop: () => void = () => undefined;
+    const timer = setTimeout(() => {
+      const asked = askBuyer((buyer) => buyer.savings(facts, plan.now));
+      drop = asked.drop;
+      asked.answer.then(setSavings, () => setSavings({ ways: [], together: null }));
+    }, BEGIN_AFTER_MS);
+    return () => {
+      clearTimeout(timer);
+      drop();
+      setSavings(null);
+    };
+  }, [facts, proven]);
+  const over = plan.pieces.some(({ money }) => money.over > 0);
+  return (
+    <section className="sheet" aria-label="Ways to spend less">
+      <h2>{over ? 'Ways to get under it' : 'Ways to spend less'}</h2>
+      {savings === null ? (
+        <p className="second mt-2" role="status">
+          Looking for ways …
+        </p>
+      ) : (
+        <>
+          {savings.ways.length === 0 && <p className="second mt-2">None that would not spoil a joint or the look.</p>}
+          <ul className="mt-1">
+            {savings.ways.map((way) => (
+              <Way key={way.id} way={way} />
+            ))}
+          </ul>
+          {savings.together && (
+            <div className="mt-3 border-t-2 border-ink pt-1">
+              <p className="font-[650] text-ink">Best together</p>
+              <ul>
+                <Way way={savings.together} />
+              </ul>
+            </div>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function Way({ way }: { way: PricedSaving }) {
+  const words = useWords();
+  const { facts, pieceById } = usePlan();
+  const [busy, setBusy] = useState(false);
+  const save = async ({ pieces, workshop }: PricedSaving['changes']) => {
+    for (const piece of pieces) if (!(await saveFact('pieces', piece))) return false;
+    return workshop ? saveFact('workshop', workshop) : true;
+  };
+  const take = async () => {
+    if (busy) return;
+    setBusy(true);
+    const { changes } = way;
+    const before = {
+      pieces: facts.pieces.filter(({ id }) => changes.pieces.some((own) => own.id === id)),
+      ...(changes.workshop ? { workshop: facts.workshop[0] } : {}),
+    };
+    if (await save(changes)) toast(`Taken: ${way.label}.`, { action: { label: 'Undo', onClick: () => void save(before) } });
+    setBusy(false);
+  };
+  return (
+    <li className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 border-b border-hairline py-2">
+      <span>
+        <span className="font-[650] text-ink">{way.label}</span>
+        <span className="second block text-small">
+          {way.lost}; {daysText(daysLater(way.later))}
+        </span>
+        {way.ofBudgets.map(({ pieceId, saved }) => (
+          <span key={pieceId} className="second block text-small">
+            {pieceById.get(pieceId)?.name}: {words.money(Math.abs(saved))}{' '}
+            {saved < 0 ? 'dearer, for it bears more of a delivery' : 'cheaper'}
+          </span>
+        ))}
+      </span>
+      <span className="figure">− {words.money(way.saved)}</span>
+      <button type="button" className="chip" disabled={busy} onClick={() => void take()}>
+        Take
+      </button>
+    </li>
+  );
+}
+
+function daysText(days: number): string {
+  if (days === 0) return 'no day lost';
+  return days > 0 ? `${counted(days, 'day')} later` : `${counted(-days, 'day')} sooner`;
+}
