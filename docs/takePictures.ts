@@ -34,7 +34,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'board', path: '/board', ready: showWhy },
   { name: 'shelf', path: '/shelf' },
   { name: 'sheet', path: '/shelf/sheets/dunlin?beside=turnstone' },
-  { name: 'buying', path: '/buying' },
+  { name: 'buying', path: '/buying', ready: waysFound },
   { name: 'colour', path: '/colour' },
   { name: 'log', path: '/log' },
   { name: 'workshop', path: '/workshop' },
@@ -47,6 +47,10 @@ async function fillQuickAdd(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'cream' }).click();
   await page.getByRole('button', { name: 'green', exact: true }).click();
   await page.getByLabel('What it will take').getByText('Evenings').waitFor();
+}
+
+async function waysFound(page: Page): Promise<void> {
+  await page.getByText('Best together').waitFor();
 }
 
 async function showWhy(page: Page): Promise<void> {

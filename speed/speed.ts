@@ -6,6 +6,7 @@ import { BetterPlan, type Plan, plan } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
 import { generatedFacts } from '#core/invented/index';
 import { GOALS } from '#core/schedule/index';
+import { buyingFigures, LARGE, togetherFigures } from './buying.ts';
 import { gapsToOptimum } from './gap.ts';
 
 /** One table of measured figures, fixed seeds: `npm run speed` (after a build for the bytes). */
@@ -132,6 +133,10 @@ const filmsMs = timed(5, () => {
     );
   }
 });
+rows.push({ what: 'buying, 20 needs of 8 products in 3 shops', figure: await buyingFigures({ needs: 20, products: 8, shops: 3 }, 20) });
+rows.push({ what: 'buying, 60 needs of 20 products in 6 shops, 5 s at most', figure: await buyingFigures(LARGE.size, LARGE.seconds) });
+rows.push({ what: 'paint of the demo', figure: await togetherFigures(read.value.facts, now, conditions) });
+
 rows.push({ what: 'a year of hourly air and 500 films', figure: `${filmsMs.toFixed(0)} ms` });
 
 /** Script of the first route, compressed: the entry, what it preloads, and Tonight. */

@@ -25,7 +25,16 @@ export {
   type SharpenQuestion,
   type WhereNow,
 } from './guesses/index.ts';
-export { type PieceMoney, shoppingList, type ShoppingLine, type ShoppingShop, suppliesToBuy, toOrder } from './money/index.ts';
+export {
+  type Estimate,
+  estimateOf,
+  type PieceMoney,
+  shoppingList,
+  type ShoppingLine,
+  type ShoppingShop,
+  suppliesToBuy,
+  toOrder,
+} from './money/index.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { type BetterFound, BetterPlan } from './better.ts';
 export { plan, type Plan, type PlanInput } from './plan.ts';

@@ -1,8 +1,8 @@
 export {
   type Dimension,
+  type Parsed,
   formatMoney,
   formatQuantity,
-  type Parsed,
   parseMix,
   parseNumber,
   parseQuantity,

@@ -5,6 +5,7 @@ import type { PlanContext } from '../films/index.ts';
 import type { Session } from '../dates/index.ts';
 import { type PricedSupply, pieceSupplies } from './supplies.ts';
 import type { Step } from '../steps/index.ts';
+import { reworkCost } from './forecast.ts';
 import type { PurchaseShare } from './split.ts';
 import { isCommitted } from '#core/survey/index';
 
@@ -13,10 +14,16 @@ export type PieceMoney = {
   readonly committed: number;
   readonly planned: number;
   readonly used: number;
+  /** Of what is planned, its share of the paint to buy. */
+  readonly toBuy: number;
+  /** What the paint of its coats still to come is worth by the millilitre, from whatever can. */
+  readonly paintAhead: number;
   /** To be bought of papers, tape and the rest, and the lines it is made of. */
   readonly consumables: number;
   readonly supplies: readonly PricedSupply[];
   readonly total: number;
+  /** The same at the safe end: with the coats that fail in all but one job of ten laid again. */
+  readonly forecast: number;
   readonly budget: number | null;
   readonly over: number;
   /** The same in per cent of the budget; 0 where there is none to be over. */
@@ -46,15 +53,21 @@ export function pieceMoney(
   const supplies = pieceSupplies(piece, steps, facts.stock, sessions);
   const consumables = supplies.reduce((sum, line) => sum + line.cost, 0);
   const total = Math.round(committed + planned + consumables);
+  const ahead = steps.flatMap(({ pieceId, coat, stopped }) => (pieceId === piece.id && coat && stopped === undefined ? [coat] : []));
+  const worth = ahead.map((coat) => coat.paintMl * pricePerMl(coat, facts));
+  const rework = reworkCost(worth);
   const budget = piece.budget ?? null;
   const over = budget === null ? 0 : Math.max(0, total - budget);
   return {
     committed,
     planned,
     used: Math.round(used),
+    toBuy: share?.minor ?? 0,
+    paintAhead: Math.round(worth.reduce((sum, cost) => sum + cost, 0)),
     consumables: Math.round(consumables),
     supplies,
     total,
+    forecast: total + rework,
     budget,
     over,
     overPercent: budget ? Math.round((over / budget) * 100) : 0,
@@ -69,7 +82,7 @@ function usedOf(coat: LaidCoat, facts: Facts): number {
   return paintIn(coat.ml ?? 0, label, coat.hand).paintMl * pricePerMl(coat, facts);
 }
 
-function pricePerMl({ productId, family, role, hand }: LaidCoat, facts: Facts): number {
+function pricePerMl({ productId, family, role, hand }: Pick<LaidCoat, 'productId' | 'family' | 'role' | 'hand'>, facts: Facts): number {
   const can = shelfCans(facts).find((own) => own.productId === productId && own.paid > 0);
   if (can) return can.paid / can.packMl;
   const product = facts.products.find((candidate) => candidate.id === productId);

@@ -18,7 +18,7 @@ export function PaintLine({ line }: { line: ShoppingLine }) {
   const pieces = listed(line.pieceIds.map((id) => pieceById.get(id)?.name ?? ''));
   return (
     <li className="border-b border-hairline py-2">
-      <div className="grid grid-cols-[14px_minmax(0,1fr)_auto] sm:grid-cols-[14px_minmax(0,1fr)_110px_150px] items-center gap-x-4">
+      <div className="grid grid-cols-[14px_minmax(0,1fr)_auto] sm:grid-cols-[14px_minmax(0,1fr)_132px_150px] items-center gap-x-4">
         <PaintStrip lab={coat?.lab ?? null} />
         <span>
           <span className="font-[650] text-ink">

@@ -91,9 +91,14 @@ export function Money({ piece, view }: SectionProps) {
         {needs.length === 0 && <p className="second">No coat is left to lay.</p>}
         <h3 className="mt-5 font-[650] text-ink">Beside paint</h3>
         <Supplies piece={piece} lines={money.supplies} />
-        <Link to="/buying" className="linklike mt-4 inline-block">
-          What to buy where
-        </Link>
+        <p className="mt-4 flex gap-5">
+          <Link to="/buying" className="linklike">
+            What to buy where
+          </Link>
+          <Link to={`/pieces/${piece.id}/print/estimate`} className="linklike">
+            An estimate on one page
+          </Link>
+        </p>
       </section>
       <aside className="sheet">
         <h2>Budget</h2>

@@ -1,28 +1,40 @@
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Lost } from '../../app/Lost.tsx';
 import { usePlan } from '../../app/PlanContext.tsx';
+import { Estimate } from './Estimate.tsx';
 import { JobCard } from './JobCard.tsx';
 import { Labels } from './Labels.tsx';
 
-/** Paper for the bench: a job card of one part, or labels for the bags. */
+/** The section each paper belongs to. */
+const BACK_TO = { card: 'strip', labels: 'survey', estimate: 'money' } as const;
+type Paper = keyof typeof BACK_TO;
+
+function isPaper(what: string): what is Paper {
+  return Object.hasOwn(BACK_TO, what);
+}
+
+/** Paper for the bench: a job card of one part, labels for the bags; and an estimate for whoever it belongs to. */
 export function PrintPage() {
   const { pieceId = '', what = '' } = useParams();
   const [params] = useSearchParams();
-  const { pieceById } = usePlan();
+  const { pieceById, pieceViewById } = usePlan();
   const piece = pieceById.get(pieceId);
   const part = piece?.parts.find((own) => own.id === params.get('part')) ?? piece?.parts[0];
-  if (!piece || !part || (what !== 'card' && what !== 'labels')) return <Lost />;
+  const view = pieceViewById.get(pieceId);
+  if (!piece || !part || !view || !isPaper(what)) return <Lost />;
   return (
     <div className="mx-auto max-w-4xl">
       <p className="noprint mb-4 flex items-center gap-4">
         <button type="button" className="act" data-first="true" onClick={() => print()}>
           Print
         </button>
-        <Link className="linklike" to={`/pieces/${piece.id}/${what === 'card' ? 'strip' : 'survey'}`}>
+        <Link className="linklike" to={`/pieces/${piece.id}/${BACK_TO[what]}`}>
           Back to {piece.name}
         </Link>
       </p>
-      {what === 'card' ? <JobCard piece={piece} part={part} /> : <Labels piece={piece} />}
+      {what === 'card' && <JobCard piece={piece} part={part} />}
+      {what === 'labels' && <Labels piece={piece} />}
+      {what === 'estimate' && <Estimate piece={piece} view={view} />}
     </div>
   );
 }
