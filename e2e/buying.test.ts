@@ -66,8 +66,18 @@ describe('the list to buy', () => {
     await context.close();
   });
 
-  it('takes prices from a table: all of them, the good lines of it, or nothing', async () => {
-    const { page, context, errors } = await openPage(browser, `${server.url}/buying/shops`);
+  it('takes what a can weighs; and prices from a table: all of them, the good lines of it, or nothing', async () => {
+    const { page, context, errors } = await openPage(browser, `${server.url}/shelf`);
+    const soot = page.getByRole('listitem').filter({ hasText: 'Dunlin soot' }).first();
+    await soot.getByRole('button', { name: 'weigh it' }).first().click();
+    await soot.getByLabel('or it weighs').fill('90 g');
+    await soot.getByLabel('and empty').fill('100 g');
+    await soot.getByRole('button', { name: 'Keep' }).click();
+    await soot.getByText('the other way round').waitFor();
+    await soot.getByLabel('or it weighs').fill('300 g');
+    await soot.getByRole('button', { name: 'Keep' }).click();
+    await soot.getByText('250 mL', { exact: true }).first().waitFor();
+    await page.goto(`${server.url}/buying/shops`);
     const link = page.getByRole('link', { name: 'Prices as CSV' });
     await link.waitFor();
     const table = decodeURIComponent(((await link.getAttribute('href')) ?? '').replace(/^[^,]*,/, ''));

@@ -1,17 +1,15 @@
 import { shelfCans, type ShelfCan } from '#core/buying/index';
 import { hexOf } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
-import { counted, parseQuantity, toIso } from '#core/units/index';
+import { counted } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
+import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { AddCan } from './AddCan.tsx';
 import { SheetList } from './SheetList.tsx';
 import { StockList } from './StockList.tsx';
+import { WeighCan } from './WeighCan.tsx';
 
 /** What stands on the shelf, how full, and what it is. */
 export function Shelf() {
@@ -110,17 +108,7 @@ function ProductCard({
 function CanDrawing({ can, colour }: { can: ShelfCan; colour: string }) {
   const words = useWords();
   const [weighing, setWeighing] = useState(false);
-  const [typed, setTyped] = useState('');
   const full = Math.min(1, can.leftMl / can.packMl);
-  const weigh = () => {
-    const left = parseQuantity(typed, 'volume', 'mL');
-    if (!left.ok) return void toast.error(left.mend);
-    if (left.value < 0 || left.value > can.packMl)
-      return void toast.error(`Between 0 and ${words.volume(can.packMl)}: that is what the can holds.`);
-    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'weighed', canId: can.id, leftMl: left.value }]);
-    setWeighing(false);
-    setTyped('');
-  };
   return (
     <div className="text-center">
       <svg width="44" height="78" viewBox="0 0 44 78" aria-hidden="true" className="mx-auto">
@@ -133,24 +121,7 @@ function CanDrawing({ can, colour }: { can: ShelfCan; colour: string }) {
         of {words.volume(can.packMl)}, {can.source === 'own' ? 'weighed' : 'reckoned'}
       </span>
       {weighing ? (
-        <form
-          className="mt-1 flex gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            weigh();
-          }}
-        >
-          <input
-            aria-label="What is left, in mL"
-            className="field !min-h-9 !w-20 !px-2 font-mono"
-            autoFocus
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-          <button type="submit" className="chip">
-            OK
-          </button>
-        </form>
+        <WeighCan can={can} onDone={() => setWeighing(false)} />
       ) : (
         <button type="button" className="linklike min-h-9 text-small" onClick={() => setWeighing(true)}>
           weigh it
