@@ -95,7 +95,7 @@ describe('a low oven after the colour', () => {
       {},
       { freeHours: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '19:00', to: '20:30' })) },
     );
-    expect(spells(planned(short))[0].placed).toBeNull();
+    expect(spells(planned(short))[0]).toMatchObject({ placed: null, unplacedWhy: expect.stringContaining('nobody is at home') });
     const hour = factsOf([stack(warmed(slow, oven(50, 30)))], {}, { freeHours: short.workshop[0].freeHours });
     expect(spells(planned(hour))[0].placed).not.toBeNull();
     expect(lawful(planned(hour), hour)).toEqual([]);

@@ -36,6 +36,8 @@ export type Activity = {
   readonly loads?: (start: Minute, end: Minute, endOf: (id: string) => Minute) => Load;
   /** The soonest moment from one on at which the air allows so many minutes of it; null: never; absent: any air. */
   readonly nextAir?: (from: Minute, minutes: Minute) => Minute | null;
+  /** What to do where that is never; absent: it is the air of the spray place. */
+  readonly neverWhy?: string;
   /** Sooner where two want the same time: needed-by, turns. */
   readonly priority: number;
   /** Minutes put later in the queue, or earlier, while a better schedule is looked for. */

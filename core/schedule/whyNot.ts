@@ -5,8 +5,8 @@ import type { Activity, Problem } from './model.ts';
 /** What is missing, and what would help. */
 export function whyNot(group: readonly Activity[], { free, now, drying }: Problem): string {
   if (free.length === 0) return 'no hour of the week is free: add one under Workshop';
-  if (group.some((activity) => activity.nextAir?.(now, activity.minutes) === null))
-    return 'the air where you spray never lets this paint on: warm it, dry it, or choose another place';
+  const never = group.find((activity) => activity.nextAir?.(now, activity.minutes) === null);
+  if (never) return never.neverWhy ?? 'the air where you spray never lets this paint on: warm it, dry it, or choose another place';
   if (drying && group.some((activity) => tooLarge(activity, drying.places, now)))
     return 'no place where films dry takes so many, or one so long: say under Workshop where it could hang';
   const longest = Math.floor(Math.max(...free.map((span) => span.to - span.from)));

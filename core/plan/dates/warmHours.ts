@@ -19,12 +19,12 @@ export class WarmHours {
     this.#free = free;
   }
 
-  of({ warm }: Step): Pick<Activity, 'nextAir'> {
+  of({ warm }: Step): Pick<Activity, 'nextAir' | 'neverWhy'> {
     if (warm?.by === 'oven') {
-      return { nextAir: (from, minutes) => this.#attended(from, minutes + warm.minutes) };
+      return { nextAir: (from, minutes) => this.#attended(from, minutes + warm.minutes), neverWhy: NEVER_AT_HOME };
     }
     const air = warm?.by === 'sun' ? this.#conditions[placeInTheSun(this.#context.facts.places)?.id ?? ''] : undefined;
-    return warm && air ? { nextAir: (from, minutes) => nextSun(air, from, minutes + warm.minutes) } : {};
+    return warm && air ? { nextAir: (from, minutes) => nextSun(air, from, minutes + warm.minutes), neverWhy: NEVER_SO_LONG } : {};
   }
 
   #attended(from: Minute, minutes: Minute): Minute | null {
@@ -34,6 +34,9 @@ export class WarmHours {
     return span ? Math.max(from, span.from) : null;
   }
 }
+
+const NEVER_AT_HOME = 'nobody is at home for as long as the oven is on: say under Workshop when somebody is, or warm it for less time';
+const NEVER_SO_LONG = 'the sun does not shine for so long in the next two weeks: less time, or another warmth';
 
 function homeHours(workshop: Workshop, now: Minute): FreeInterval[] {
   if (!workshop.atHome?.length) return [];
