@@ -6,13 +6,14 @@ import type { Solve, Solved } from '#core/buying/index';
 const PROVEN = 1e-9;
 
 export const solveWithHighs: Solve = async (programme, seconds) => {
+  const begun = performance.now();
   const said: string[] = [];
   // One solve a module: it does not come back from an error inside. What it prints holds the bound that its answer lacks.
   const solver = await highsLoader({ print: (line: string) => said.push(line), printErr: () => undefined } as object);
   const answer = solver.solve(programme, { random_seed: 1, time_limit: seconds, mip_rel_gap: PROVEN, mip_abs_gap: 0.5 });
   const values = new Map(Object.entries(answer.Columns).flatMap(([name, column]) => ('Primal' in column ? [[name, column.Primal]] : [])));
   const found = Number.isFinite(answer.ObjectiveValue) && values.size > 0 && hasSolution(answer.Status, said);
-  return { status: statusOf(answer.Status), values: found ? values : null, bound: boundIn(said) };
+  return { status: statusOf(answer.Status), values: found ? values : null, bound: boundIn(said), took: (performance.now() - begun) / 1000 };
 };
 
 function statusOf(status: string): Solved['status'] {

@@ -1,7 +1,7 @@
 import { basketBreaks } from './checked.ts';
 import { type Basket, type BuyingProblem, totalOf } from './problem.ts';
 import { hopeless, type Short, whyBeside } from './short.ts';
-import type { Solve, Solved } from './solve.ts';
+import { type Solve, type Solved, within } from './solve.ts';
 import { type Wanted, written } from './written.ts';
 
 /** The cheapest basket that serves every need that can be served. */
@@ -28,26 +28,31 @@ export async function cheapest(problem: BuyingProblem, solve: Solve, seconds = S
   const open: BuyingProblem = { ...problem, needs: problem.needs.filter(({ id }) => !without.some((own) => own.need === id)) };
   if (open.needs.length === 0 && !problem.ways?.length)
     return { packs: new Map(), serve: new Map(), ways: new Set(), total: 0, optimal: true, bound: 0, short: without };
-  const all = await solved(open, { goal: 'cheapest' }, solve, seconds);
+  const ask = within(seconds, solve);
+  const all = await solved(open, { goal: 'cheapest' }, ask);
   if (all) return { ...all, short: without };
-  const { status, values } = await solve(written(open, { goal: 'most' }).text, seconds);
+  const { status, values } = await ask(written(open, { goal: 'most' }).text);
   if (!values)
     throw new RangeError(
       status === 'stopped' ? 'No answer was found in time: ask for fewer needs at once.' : 'These needs contradict each other.',
     );
   const most = [...values].filter(([name, value]) => name.startsWith('y') && value > 0.5).length;
-  const some = await solved(open, { goal: 'cheapest-of', served: most }, solve, seconds);
+  const some = await solved(open, { goal: 'cheapest-of', served: most }, ask);
   if (!some) throw new RangeError('No answer was found in time: ask for fewer needs at once.');
   const served = open.needs.filter(({ id }) => some.serve.has(id));
   const beside: Short[] = [];
   for (const need of open.needs)
-    if (!some.serve.has(need.id)) beside.push({ need: need.id, why: await whyBeside(need, served, open, solve, seconds) });
+    if (!some.serve.has(need.id)) beside.push({ need: need.id, why: await whyBeside(need, served, open, ask) });
   return { ...some, short: [...without, ...beside] };
 }
 
-async function solved(problem: BuyingProblem, wanted: Wanted, solve: Solve, seconds: number): Promise<Omit<Cheapest, 'short'> | null> {
+async function solved(
+  problem: BuyingProblem,
+  wanted: Wanted,
+  ask: (programme: string) => Promise<Solved>,
+): Promise<Omit<Cheapest, 'short'> | null> {
   const { text, read } = written(problem, wanted);
-  const { status, values, bound } = await solve(text, seconds);
+  const { status, values, bound } = await ask(text);
   if (!values) return null;
   const basket = lean(read(values), problem);
   const total = totalOf(basket, problem);
