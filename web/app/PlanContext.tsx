@@ -50,9 +50,8 @@ export function PlanProvider({
   const [minute, setMinute] = useState(nowMinute);
   const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
   const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
-  /** Plans are asked for in turn, and shown unless a newer one is. */
-  const asked = useRef(0);
-  const drawn = useRef(0);
+  /** Plans are asked for in turn; only the newest is drawn: nobody presses on a step that is about to be another. */
+  const newest = useRef(0);
   const turns = useRef<Turns | undefined>(undefined);
   const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
   const newestProven = useRef(proven);
@@ -66,7 +65,7 @@ export function PlanProvider({
     started && stayMinutes === undefined && (!steady || turns.current === undefined),
     { turns, proven: newestProven },
     (plan) => {
-      drawn.current = ++asked.current;
+      newest.current++;
       setResult({ plan, facts });
     },
   );
@@ -78,11 +77,10 @@ export function PlanProvider({
 
   useEffect(() => {
     if (!started) return;
-    const request = ++asked.current;
+    const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
     planner.plan(facts, now, stayMinutes, turns.current, proven).then((plan) => {
-      if (request < drawn.current) return;
-      drawn.current = request;
+      if (request !== newest.current) return;
       setResult({ plan, facts });
     });
   }, [facts, minute, stayMinutes, started, proven]);
