@@ -96,7 +96,7 @@ describe('what would make a piece sooner', () => {
       ),
     );
     const more = labels(changes).filter((label) => !plain.includes(label) && !label.startsWith('this piece'));
-    expect(more).toEqual(['a second booth beside the first', 'twice as many drying places', 'one tub more']);
+    expect(more).toEqual(['a booth twice as long', 'twice as many drying places', 'one tub more']);
     expect(gains[labels(changes).indexOf('twice as many drying places')]?.gained).toBeGreaterThan(0);
     expect(gains[labels(changes).indexOf('one tub more')]).toBeNull();
   });

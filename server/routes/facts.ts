@@ -36,7 +36,7 @@ export function factRoutes(store: Store, changes: Changes): FastifyPluginAsync {
         },
       },
       async ({ body }) => {
-        const written = store.putAll('offers', body.writes);
+        const written = store.putOffers(body.writes);
         announce();
         return { written };
       },

@@ -148,18 +148,18 @@ export class Store {
     });
   }
 
-  /** Writes many facts of one kind, each made from its revision, all or nothing. @throws as {@link put} does */
-  putAll(collection: Collection, writes: readonly { readonly value: unknown; readonly revision: number }[]): number {
+  /** Writes many prices, each made from its revision, all or nothing. @throws as {@link put} does */
+  putOffers(writes: readonly { readonly value: unknown; readonly revision: number }[]): number {
     return this.#inOne(() => {
       for (const [index, { value, revision }] of writes.entries()) {
-        const parsed = COLLECTIONS[collection].safeParse(value);
+        const parsed = COLLECTIONS.offers.safeParse(value);
         if (!parsed.success) {
           const problem = problemOf(parsed.error);
           throw new BadFact({ ...problem, at: `writes.${index}.${problem.at}` });
         }
-        const now = this.#current(collection, parsed.data.id)?.revision ?? 0;
+        const now = this.#current('offers', parsed.data.id)?.revision ?? 0;
         if (now !== revision) throw new StaleWrite(now);
-        this.#write(collection, parsed.data.id, JSON.stringify(parsed.data));
+        this.#write('offers', parsed.data.id, JSON.stringify(parsed.data));
       }
       checkReferences(this.#facts());
       return writes.length;

@@ -55,7 +55,8 @@ export function PlanProvider({
   const turns = useRef<Turns | undefined>(undefined);
   const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
   const newestProven = useRef(proven);
-  const started = facts.workshop[0]?.started ?? false;
+  // Nothing is planned before the browser's own entries are in.
+  const started = loaded && (facts.workshop[0]?.started ?? false);
   useProvenPurchases(result, (found) => {
     newestProven.current = found;
     setProven(found);

@@ -20,9 +20,11 @@ type Outbox = {
   reason: string | null;
   /** False where this browser keeps nothing: the page must stay open. */
   keeps: boolean;
+  /** What the browser keeps has been read once: before that the facts lack it. */
+  known: boolean;
 };
 
-const initialState: Outbox = { events: [], refused: [], away: false, reason: null, keeps: true };
+const initialState: Outbox = { events: [], refused: [], away: false, reason: null, keeps: true, known: false };
 
 const slice = createSlice({
   name: 'outbox',
@@ -33,6 +35,7 @@ const slice = createSlice({
       state.events = [...action.payload.events];
       state.refused = [...action.payload.refused];
       state.keeps = action.payload.keeps;
+      state.known = true;
     },
     answered(state) {
       state.away = false;

@@ -11,7 +11,7 @@ import { store, useAppSelector } from './store.ts';
 /** Facts as the server has them, with the events still to be sent. */
 export function useFacts(): { facts: Facts; demo: boolean; state: WorkshopState; loaded: boolean; failed: boolean } {
   const { data = NO_SNAPSHOT, isError } = useWorkshopQuery();
-  const waiting = useAppSelector((state) => state.outbox.events);
+  const { events: waiting, known } = useAppSelector((state) => state.outbox);
   const newest = useMemo(() => {
     if (waiting.length === 0) return data.facts;
     const known = new Set(data.facts.events.map((event) => event.id));
@@ -19,7 +19,7 @@ export function useFacts(): { facts: Facts; demo: boolean; state: WorkshopState;
   }, [data.facts, waiting]);
   const facts = useAsLongAsSame(newest);
   const { demo, setAside, trouble, asLastSeen, phone } = data;
-  return { facts, demo, state: { setAside, trouble, asLastSeen, phone }, loaded: data !== NO_SNAPSHOT, failed: isError };
+  return { facts, demo, state: { setAside, trouble, asLastSeen, phone }, loaded: data !== NO_SNAPSHOT && known, failed: isError };
 }
 
 /** An entry that has reached the server is the same entry: nothing is planned anew for it. */

@@ -146,30 +146,26 @@ async function bestOf(found: readonly Found[], asIs: Plan, question: SavingQuest
   };
   const ways = found.map(({ way }) => way);
   const mixes = new Map([[], ...ways.map((way) => [way])].flatMap((taken) => needsWith(taken).map((need) => [need.mix, need] as const)));
+  const problem = buyingProblem(
+    [...mixes.values()].map((need) => ({ ...need, missingMl: Math.max(1, need.missingMl) })),
+    question.facts,
+    question.now,
+  );
   const needs = [...mixes.values()].map((need): Need => {
     const touching = ways.filter((way) => !isSame(needsWith([way]), asIs.needs, need.mix)).slice(0, MOST_ON_A_NEED);
     const servings = subsetsOf(touching).map((taken): Serving => {
       const ml = needsWith(taken).find(({ mix }) => mix === need.mix)?.missingMl ?? 0;
       return { product: need.mix, ml, taking: taken.map(({ id }) => id) };
     });
-    return { ...byDayOf(need, question), servings, ways: touching.map(({ id }) => id) };
+    const byDay = problem.needs.find(({ id }) => id === need.mix)?.byDay ?? 0;
+    return { id: need.mix, byDay, servings, ways: touching.map(({ id }) => id) };
   });
-  const problem = buyingProblem(
-    [...mixes.values()].map((need) => ({ ...need, missingMl: Math.max(1, need.missingMl) })),
-    question.facts,
-    question.now,
-  );
   const answer = await cheapest(
     { ...problem, needs, ways: found.map(({ way, supplies }) => ({ id: way.id, saves: supplies })), apart: apartOf(ways) },
     solve,
     seconds,
   );
   return ways.filter(({ id }) => answer.ways.has(id));
-}
-
-function byDayOf(need: PaintNeed, { facts, now }: SavingQuestion): Pick<Need, 'id' | 'byDay'> {
-  const [own] = buyingProblem([{ ...need, missingMl: 1 }], facts, now).needs;
-  return { id: need.mix, byDay: own.byDay };
 }
 
 function isSame(one: readonly PaintNeed[], other: readonly PaintNeed[], mix: string): boolean {

@@ -145,9 +145,7 @@ function moreRoom(workshop: Workshop): ReturnType<typeof otherHabits> {
   const where = 'Workshop, tools and room';
   const { booth, dryingPlaces, tub, tubs = 1 } = workshop;
   return [
-    ...(booth
-      ? [{ label: 'a second booth beside the first', where, workshop: { ...workshop, booth: { ...booth, longMm: 2 * booth.longMm } } }]
-      : []),
+    ...(booth ? [{ label: 'a booth twice as long', where, workshop: { ...workshop, booth: { ...booth, longMm: 2 * booth.longMm } } }] : []),
     ...(dryingPlaces?.length
       ? [
           {

@@ -1,4 +1,4 @@
-import type { Offer } from '#core/facts/index';
+import { type Offer, offerSchema } from '#core/facts/index';
 import { pricePer100Ml } from '#core/buying/index';
 import { counted, localMoment } from '#core/units/index';
 import { ArrowDown, ArrowUp } from 'lucide-react';
@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { KeptField } from '../../views/KeptField.tsx';
 import { MoneyField } from '../../views/MoneyField.tsx';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { NewOffer } from './NewOffer.tsx';
@@ -145,24 +146,24 @@ function OfferRow({ row }: { row: Row }) {
 function StockField({ what, offer }: { what: string; offer: Offer }) {
   const { save } = useSaving();
   const { stock: _stock, ...rest } = offer;
-  const shown = offer.stock === undefined ? '' : String(offer.stock);
+  const keep = (stock: number | undefined) => {
+    const said = stock === undefined ? 'Some of it is there.' : stock === 0 ? 'Out of stock: the list looks elsewhere.' : 'Counted.';
+    void save('offers', stock === undefined ? rest : { ...rest, stock }, said);
+  };
   return (
-    <input
-      key={shown}
-      aria-label={`Stock of ${what}`}
-      className="field !min-h-9 !w-16 text-right font-mono"
-      inputMode="numeric"
+    <KeptField
+      label={`Stock of ${what}`}
+      labelLook="sr-only"
+      look="!min-h-9 !w-16 !px-2 text-right"
+      shown={offer.stock === undefined ? '' : String(offer.stock)}
       placeholder="some"
-      defaultValue={shown}
-      onBlur={(event) => {
-        const text = event.target.value.trim();
-        if (text === shown) return;
-        if (text === '') return void save('offers', rest, 'Some of it is there.');
+      read={(text) => {
         const stock = Number(text);
-        // What is no count is put back as it was.
-        if (!Number.isInteger(stock) || stock < 0) event.target.value = shown;
-        else void save('offers', { ...rest, stock }, stock === 0 ? 'Out of stock: the list looks elsewhere.' : 'Counted.');
+        return offerSchema.shape.stock.safeParse(stock).success
+          ? { ok: true, value: stock }
+          : { ok: false, mend: 'Count the packs: a whole number, or leave it empty.' };
       }}
+      onKeep={keep}
     />
   );
 }

@@ -30,8 +30,9 @@ export function Estimate({ piece, view }: { piece: Piece; view: PieceView }) {
         <dd className="figure text-right">{own.likely === null ? 'no date yet' : words.day(own.likely)}</dd>
         <dd className="figure text-right">{own.safe === null ? 'no date yet' : words.day(own.safe)}</dd>
         <dt className="font-[650] text-ink">At the bench</dt>
-        <dd className="figure text-right">{own.hours} h</dd>
-        <dd className="figure text-right">{counted(own.sessions, 'session')}</dd>
+        <dd className="figure col-span-2 text-right">
+          {own.hours} h in {counted(own.sessions, 'session')}
+        </dd>
       </dl>
       <section className="mt-5">
         <h2>What is done</h2>
@@ -60,7 +61,7 @@ export function Estimate({ piece, view }: { piece: Piece; view: PieceView }) {
           </ul>
         </section>
       )}
-      <p className="second mt-4 text-small">In nine jobs of ten it costs no more and is done no later than the safe figures. {DEFER}</p>
+      <p className="second mt-4 text-small">Each safe figure holds in nine jobs of ten. {DEFER}</p>
     </article>
   );
 }
