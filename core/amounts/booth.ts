@@ -17,14 +17,17 @@ export type BoothLoads = {
   readonly tooLarge: boolean;
 };
 
-/** @param booth absent: room enough for all */
-export function boothLoads({ faces, copies }: Pick<Part, 'faces' | 'copies'>, booth: Workshop['booth']): BoothLoads {
+/** Parts that only lie beside each other, in an oven or a bath, mm. */
+export const LYING_APART_MM = 10;
+
+/** @param booth absent: room enough for all @param apartMm between two copies */
+export function boothLoads({ faces, copies }: Pick<Part, 'faces' | 'copies'>, booth: Workshop['booth'], apartMm = APART_MM): BoothLoads {
   if (!booth || faces.length === 0) return { loads: 1, share: 0, minutes: 0, tooLarge: false };
   const largest = faces.reduce((most, face) => (face.longMm * face.shortMm > most.longMm * most.shortMm ? face : most));
   const [long, short] = [Math.max(largest.longMm, largest.shortMm), Math.min(largest.longMm, largest.shortMm)];
   const [boothLong, boothShort] = [Math.max(booth.longMm, booth.wideMm), Math.min(booth.longMm, booth.wideMm)];
   const tooLarge = long > boothLong || short > boothShort;
-  const side = (room: number, size: number) => Math.floor((room + APART_MM) / (size + APART_MM));
+  const side = (room: number, size: number) => Math.floor((room + apartMm) / (size + apartMm));
   const together = Math.max(1, side(boothLong, long) * side(boothShort, short), side(boothLong, short) * side(boothShort, long));
   const share = copies / together;
   return { loads: loadsOf(share), share, minutes: changingMinutes(share), tooLarge };

@@ -2,7 +2,7 @@ import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
 import { areaGrowth } from '#core/units/index';
 
-export { type BoothLoads, boothLoads, changingMinutes } from './booth.ts';
+export { type BoothLoads, boothLoads, changingMinutes, LYING_APART_MM } from './booth.ts';
 export { addedUp, roundedUp, supplyKey, supplyName, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
 export { detailMl } from './details.ts';

@@ -1,4 +1,4 @@
-import { boothLoads } from '#core/amounts/index';
+import { boothLoads, LYING_APART_MM } from '#core/amounts/index';
 import { mayBeWarmed, warmthLimit } from '#core/drying/index';
 import type { Facts, Part } from '#core/facts/index';
 import { freeIntervals, type Load, lotsOf } from '#core/schedule/index';
@@ -39,7 +39,7 @@ function bathLoads({ steps, facts }: Verified): StepLoad[] {
 }
 
 function shareOf(step: PlacedStep, facts: Facts, floor: { readonly longMm: number; readonly wideMm: number }): number {
-  const share = partsOf(step, facts).reduce((sum, part) => sum + boothLoads(part, floor).share, 0);
+  const share = partsOf(step, facts).reduce((sum, part) => sum + boothLoads(part, floor, LYING_APART_MM).share, 0);
   return Math.min(1, share);
 }
 

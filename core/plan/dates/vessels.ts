@@ -1,4 +1,4 @@
-import { boothLoads } from '#core/amounts/index';
+import { boothLoads, LYING_APART_MM } from '#core/amounts/index';
 import type { Part, Piece } from '#core/facts/index';
 import type { Activity, Load, Problem } from '#core/schedule/index';
 import { PRACTICE } from '#core/strip/index';
@@ -14,7 +14,7 @@ function shareOf(step: Step, pieces: readonly Piece[], floor: { readonly longMm:
   const own = step.on.flatMap(({ partId }): Part[] => parts.filter(({ id }) => id === partId));
   return Math.min(
     1,
-    own.reduce((sum, part) => sum + boothLoads(part, floor).share, 0),
+    own.reduce((sum, part) => sum + boothLoads(part, floor, LYING_APART_MM).share, 0),
   );
 }
 

@@ -1,4 +1,4 @@
-import { boothLoads } from '#core/amounts/index';
+import { boothLoads, LYING_APART_MM } from '#core/amounts/index';
 import { resolveLayer } from '#core/coats/index';
 import { shunsSun, warmthLimit } from '#core/drying/index';
 import { fitsTub } from '#core/survey/index';
@@ -46,7 +46,7 @@ function ovenRefused({ surfaceC }: Warm, part: Part, workshop: Workshop | undefi
   if (!oven) return 'No oven is noted: say in Workshop how large it is and how hot it holds. It never sees food again.';
   if (surfaceC > oven.mostC) return `The oven holds at most ${oven.mostC} °C.`;
   if (!fitsTub(part, { ...oven, deepMm: oven.highMm })) return 'It is larger than the oven.';
-  const { loads } = boothLoads(part, oven);
+  const { loads } = boothLoads(part, oven, LYING_APART_MM);
   return loads > 1 ? `Its ${part.copies} copies do not fit into the oven together.` : null;
 }
 
