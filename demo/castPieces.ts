@@ -9,13 +9,14 @@ export function tram(): Piece {
   return {
     ...base,
     id: 'tram',
+    worth: 8000,
+    readyMade: 11900,
     portrait: 'tram',
     name: 'Tram no. 7',
     looksLike: 'cast-body',
     longestMm: 128,
     scale: 76,
     aim: 'own-scheme',
-    budget: 5500,
     createdAt: demoTime(-20 * 1440),
     swatches: ['#e6dcc0', '#1d4b78', '#3c4146'],
     pictures: [picture('tram-roof', 'detail', 'before', 12)],
@@ -111,13 +112,13 @@ export function roller(): Piece {
   return {
     ...base,
     id: 'roller',
+    worth: 6500,
     portrait: 'roller',
     name: 'Road roller',
     looksLike: 'cast-body',
     longestMm: 96,
     scale: 43,
     aim: 'as-original',
-    budget: 6000,
     createdAt: demoTime(-15 * 1440),
     swatches: ['#2c6b3a', '#c23a2a'],
     parts: [
@@ -183,7 +184,6 @@ export function seaplane(): Piece {
     longestMm: 185,
     scale: 48,
     aim: 'own-scheme',
-    budget: 5000,
     createdAt: demoTime(-9 * 1440),
     swatches: ['#a8121c', '#c9ccd0'],
     targets: [

@@ -208,7 +208,43 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
     stock: [],
     charts: [harbourChart()],
     calendars: [],
+    budgets: [
+      ...Object.entries(BUDGETS).map(([pieceId, amount]) => ({ id: `budget-${pieceId}`, pieceIds: [pieceId], amount })),
+      { id: 'budget-parlour', name: 'For the parlour', pieceIds: ['lamp', 'balance'], amount: 3800 },
+      { id: 'budget-december', month: '2026-12', amount: 6000 },
+    ],
+    lots: [
+      {
+        id: 'attic',
+        name: 'Two boxes from an attic',
+        paid: 3600,
+        postage: 790,
+        boughtOn: '2026-10-12',
+        split: 'by-worth',
+        pieces: [{ pieceId: 'crane' }, { pieceId: 'roller' }, { pieceId: 'vane' }],
+      },
+    ],
+    goods: [
+      paper('quay', 400, 4, 140),
+      paper('quay', 600, 4, 140),
+      paper('lantern', 600, 10, 290),
+      paper('lantern', 1500, 10, 320),
+      tape('lantern', 'fine line 3 mm', 33, 390),
+    ],
   };
+}
+
+/** What may be spent on each piece, minor units. */
+const BUDGETS = { tram: 5500, roller: 6000, seaplane: 5000, crane: 7000, fan: 4500, vane: 4000, lamp: 900 };
+
+function paper(shopId: string, grit: number, amount: number, price: number): Facts['goods'][number] {
+  const of = { kind: 'supply', supply: 'paper', spec: `P${grit}`, unit: 'sheet' } as const;
+  return { id: `${shopId}-P${grit}`, shopId, of, amount, price, seenOn: '2026-11-20' };
+}
+
+function tape(shopId: string, spec: string, metres: number, price: number): Facts['goods'][number] {
+  const of = { kind: 'supply', supply: 'tape', spec, unit: 'm' } as const;
+  return { id: `${shopId}-tape`, shopId, of, amount: metres, price, seenOn: '2026-11-20' };
 }
 
 function rounded(hex: string) {

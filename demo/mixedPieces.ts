@@ -65,7 +65,6 @@ export function lampShells(): Piece {
     looksLike: 'plastic-shell',
     longestMm: 170,
     aim: 'serviceable',
-    budget: 900,
     createdAt: demoTime(-4 * 1440),
     swatches: ['#5d7c4a'],
     parts: [

@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { supplyText } from '#core/amounts/index';
 import { readWorkshopFile } from '#core/admission/index';
 import { checkRows, planJson } from '#core/ask/index';
 import { newWorkshop, ownedFamilies, type PurchaseLine, starterShelf } from '#core/buying/index';
@@ -206,8 +207,8 @@ function pieceText(piece: Piece, view: PieceView, steps: readonly PlannedStep[])
   ];
 }
 
-function lineText({ name, count, packMl, price, neededBy }: PurchaseLine): string {
-  return `- buy ${count} × ${figure(packMl)} mL ${name} for ${money(price)}, needed after ${afterStart(neededBy)}`;
+function lineText({ name, count, pack, unit, price, neededBy }: PurchaseLine): string {
+  return `- buy ${count} × ${supplyText(pack, unit)} ${name} for ${money(price)}, needed after ${afterStart(neededBy)}`;
 }
 
 function partText(part: Part, view: PieceView): string {

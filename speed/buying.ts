@@ -32,7 +32,7 @@ export const LARGE = { size: { needs: 60, products: 20, shops: 6 }, seconds: LAR
 export async function togetherFigures(facts: Facts, now: number, conditions: Conditions): Promise<string> {
   const bought = async (pieces: Facts['pieces']) => {
     const own = { ...facts, pieces };
-    const { purchases } = await buy(plan({ facts: own, now, conditions, datesOf: [] }).needs, own, now, solveWithHighs);
+    const { purchases } = await buy(plan({ facts: own, now, conditions, datesOf: [] }).wants, own, now, solveWithHighs);
     const packs = purchases.shops.flatMap(({ lines }) => lines).reduce((sum, { count }) => sum + count, 0);
     return { total: purchases.total, packs };
   };

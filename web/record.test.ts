@@ -12,7 +12,7 @@ import { entriesOf } from '#core/log/index';
 import { STAGE_NAMES } from '#core/log/index';
 import { HAND_NAMES } from './views/handNames.ts';
 import { stepTitle } from './views/stepTitle.ts';
-import { supplyText } from './views/supplyText.ts';
+import { supplyText } from '#core/amounts/index';
 
 /** What the record, the job sheet and the bench say, below the browser. */
 

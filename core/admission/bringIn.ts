@@ -1,5 +1,5 @@
 import { colourDifference } from '#core/colour/index';
-import type { Facts, LogEvent, Piece, Product, Sheet } from '#core/facts/index';
+import type { Budget, Facts, LogEvent, Piece, Product, Sheet } from '#core/facts/index';
 import type { PieceFile } from './pieceFile.ts';
 
 /** A piece of another workshop as one of this: under ids of its own, in the paints that are here where they are the same. */
@@ -8,6 +8,8 @@ export type BroughtIn = {
   readonly piece: Piece;
   readonly sheets: readonly Sheet[];
   readonly products: readonly Product[];
+  /** What may be spent on it. */
+  readonly budgets: readonly Budget[];
   readonly events: readonly LogEvent[];
   /** Ids of pictures in the file, to what they are called here. */
   readonly pictures: ReadonlyMap<string, string>;
@@ -46,6 +48,7 @@ export function broughtIn(file: PieceFile, here: Facts, newId: () => string): Br
     },
     sheets: paints.sheets,
     products: paints.products,
+    budgets: file.facts.budgets.slice(0, 1).map(({ amount }) => ({ id: newId(), pieceIds: [id], amount })),
     events: file.facts.events.map((event) => renamedEvent(event, piece.id, id, eventIds, renamed)),
     pictures,
     report: {

@@ -49,6 +49,7 @@ export function pieceFileOf(facts: Facts, pieceId: string, writtenAt: string): P
       products,
       sheets: facts.sheets.filter((sheet) => products.some((product) => product.sheetId === sheet.id)),
       places: facts.places.filter((place) => places.has(place.id)),
+      budgets: facts.budgets.filter(({ pieceIds }) => pieceIds?.length === 1 && pieceIds[0] === pieceId),
       events,
     },
   };

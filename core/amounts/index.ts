@@ -3,7 +3,7 @@ import type { Family, Hand, Role } from '#core/facts/index';
 import { areaGrowth } from '#core/units/index';
 
 export { type BoothLoads, boothLoads, changingMinutes, LYING_APART_MM } from './booth.ts';
-export { addedUp, roundedUp, supplyKey, supplyName, unitPrice } from './supplies.ts';
+export { addedUp, roundedUp, supplyKey, supplyName, supplyText, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
 export { detailMl } from './details.ts';
 export { type Mix, mixFor, type MixPart, type MixQuestion, PAINT_DENSITY } from './mixing.ts';

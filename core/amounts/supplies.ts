@@ -1,4 +1,4 @@
-import { capital } from '#core/units/index';
+import { capital, counted } from '#core/units/index';
 import { plain } from '#core/facts/index';
 import { PAPER_PRICE, STRIPPER_PRICE } from '#core/strip/index';
 import type { Stock, SupplyKind, SupplyLine, SupplyUnit } from '#core/facts/index';
@@ -62,4 +62,10 @@ export function unitPrice(line: Pick<SupplyLine, 'kind' | 'spec'>, stock: readon
 export function supplyName({ kind, spec }: Pick<SupplyLine, 'kind' | 'spec'>): string {
   if (kind === 'paper') return `Paper ${spec}`;
   return kind === 'tape' || kind === 'gloves' ? `${capital(kind)}, ${spec}` : capital(spec);
+}
+
+/** "5 sheets", "4.2 m": an amount in the unit of its kind. */
+export function supplyText(amount: number, unit: SupplyUnit): string {
+  const rounded = Math.round(amount * 10) / 10;
+  return unit === 'm' || unit === 'mL' ? `${rounded} ${unit}` : counted(rounded, unit);
 }

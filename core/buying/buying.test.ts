@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_FACTS, type Facts, type LogEvent } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { buyGreedily, leadDays, type PaintNeed, shelfCans, starterShelf, typicalPack, usableMl, usualCost } from './index.ts';
+import { buyGreedily, leadDays, type PaintNeed, shelfCans, starterShelf, typicalPack, usableMl, usualCost, wantsOf } from './index.ts';
 
 const NOW = 30_000_000;
 const shelf = starterShelf();
@@ -79,6 +79,8 @@ describe('the shelf', () => {
   });
 });
 
+const bought = (needs: PaintNeed[], own: Facts) => buyGreedily(wantsOf(needs, { supplies: [], parcels: [] }, own), own);
+
 describe('buying', () => {
   const shops = [
     { id: 'near', name: 'Near', delivery: 0, leadDays: 1 },
@@ -97,33 +99,33 @@ describe('buying', () => {
   });
 
   it('buys whole packs', () => {
-    const { shops: bought, total } = buyGreedily([need('a', 450, one)], facts({ shops, offers: [offer('near', one, 900)] }));
-    expect(bought[0].lines[0]).toMatchObject({ count: 2, price: 1800, source: 'label' });
+    const { shops: inShops, total } = bought([need('a', 450, one)], facts({ shops, offers: [offer('near', one, 900)] }));
+    expect(inShops[0].lines[0]).toMatchObject({ count: 2, price: 1800, source: 'label' });
     expect(total).toBe(1800);
   });
   it('rather pays more than a second delivery', () => {
     const offers = [offer('near', one, 900), offer('near', two, 950), offer('far', two, 700)];
-    const { shops: bought, total } = buyGreedily([need('a', 100, one), need('b', 100, two)], facts({ shops, offers }));
-    expect(bought.map((shop) => shop.shopId)).toEqual(['near']);
+    const { shops: inShops, total } = bought([need('a', 100, one), need('b', 100, two)], facts({ shops, offers }));
+    expect(inShops.map((shop) => shop.shopId)).toEqual(['near']);
     expect(total).toBe(1850);
   });
   it('leaves a shop whose minimum it does not reach, and one without stock', () => {
     const offers = [offer('strict', one, 500), offer('near', one, 900)];
-    expect(buyGreedily([need('a', 100, one)], facts({ shops, offers })).shops[0].shopId).toBe('near');
+    expect(bought([need('a', 100, one)], facts({ shops, offers })).shops[0].shopId).toBe('near');
     const sold = [offer('near', one, 500, 400, 0), offer('far', one, 900)];
-    expect(buyGreedily([need('a', 100, one)], facts({ shops, offers: sold })).shops[0].shopId).toBe('far');
+    expect(bought([need('a', 100, one)], facts({ shops, offers: sold })).shops[0].shopId).toBe('far');
   });
   it('counts delivery free over its limit', () => {
-    const { total } = buyGreedily([need('a', 1500, one)], facts({ shops, offers: [offer('far', one, 900)] }));
+    const { total } = bought([need('a', 1500, one)], facts({ shops, offers: [offer('far', one, 900)] }));
     expect(total).toBe(4 * 900);
   });
   it('falls back to a usual price, said to be a default', () => {
-    const { shops: bought } = buyGreedily([need('a', 100)], facts());
-    expect(bought[0]).toMatchObject({ shopId: null, delivery: 0 });
-    expect(bought[0].lines[0]).toMatchObject({ source: 'default', price: typicalPack('acrylic-lacquer', 'colour').price });
+    const { shops: inShops } = bought([need('a', 100)], facts());
+    expect(inShops[0]).toMatchObject({ shopId: null, delivery: 0 });
+    expect(inShops[0].lines[0]).toMatchObject({ source: 'default', price: typicalPack('acrylic-lacquer', 'colour').price });
   });
   it('buys nothing for nothing and knows the quickest way', () => {
-    expect(buyGreedily([need('a', 0, one)], facts()).total).toBe(0);
+    expect(bought([need('a', 0, one)], facts()).total).toBe(0);
     expect(leadDays(facts({ shops, offers: [offer('near', one, 9), offer('far', one, 5)] }), one)).toBe(1);
     expect(leadDays(facts(), one)).toBe(1);
   });

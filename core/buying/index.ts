@@ -1,15 +1,10 @@
-export {
-  buyGreedily,
-  leadDays,
-  type PaintNeed,
-  pricePer100Ml,
-  type PurchaseLine,
-  type Purchases,
-  type ShopTotal,
-  type ShortPaint,
-} from './greedy.ts';
+export { buyGreedily, leadDays, pricePer100Ml } from './greedy.ts';
+export type { PaintNeed } from './paintNeed.ts';
+export type { PurchaseLine, Purchases, ShopTotal, ShortWant } from './purchases.ts';
+export { type BesideWanted, type Pack, parcelKey, type Want, wantsOf } from './want.ts';
 export { buy, buyingKey, buyingProblem, type ProvenPurchases } from './workshopBuying.ts';
 export { type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
+export { shelfStock } from './stockLedger.ts';
 export { typicalPack, usualCost } from './typical.ts';
 export { newWorkshop, starterShelf } from './starterShelf.ts';
 export { type Cheapest, cheapest } from './cheapest/cheapest.ts';

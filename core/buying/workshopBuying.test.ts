@@ -30,24 +30,24 @@ const workshop = (more: Partial<Facts> = {}): Facts => ({
 });
 const planned = (facts: Facts) => plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] });
 const bought = async (facts: Facts) => {
-  const { needs } = planned(facts);
-  return { needs, ...(await buy(needs, facts, NOW, solveWithHighs)) };
+  const { wants } = planned(facts);
+  return { wants, ...(await buy(wants, facts, NOW, solveWithHighs)) };
 };
 
 describe('buying for a workshop', () => {
   it('is proven, never dearer than one by one, and says what is left over', async () => {
     // One by one looks at no dates: both shops are as quick.
     const facts = workshop({ shops: [shop('quay'), shop('pier', { delivery: 0 })] });
-    const { needs, purchases } = await bought(facts);
-    const greedy = buyGreedily(needs, facts);
+    const { wants, purchases } = await bought(facts);
+    const greedy = buyGreedily(wants, facts);
     expect(purchases.proven).toBe(true);
     expect(purchases.total).toBeLessThanOrEqual(greedy.total);
     const [line] = purchases.shops.flatMap(({ lines }) => lines);
-    expect(line.leftMl).toBeCloseTo(line.count * line.packMl - (needs.find(({ mix }) => mix === line.mix)?.missingMl ?? 0), 6);
+    expect(line.left).toBeCloseTo(line.count * line.pack - (wants.find(({ key }) => key === line.want)?.amount ?? 0), 6);
   });
   it('counts every shop and delivery of the list to the cent', async () => {
     const facts = workshop();
-    const { needs, purchases } = await bought(facts);
+    const { wants, purchases } = await bought(facts);
     const sum = purchases.shops.reduce((all, { goods, delivery }) => all + goods + delivery, 0);
     expect(sum).toBe(purchases.total);
     for (const { goods, lines } of purchases.shops) expect(lines.reduce((all, { price }) => all + price, 0)).toBe(goods);
@@ -55,7 +55,7 @@ describe('buying for a workshop', () => {
       purchases.shops.flatMap(({ lines }) => lines.flatMap(({ offerId, count }) => (offerId ? [[offerId, count] as const] : []))),
     );
     const usual = purchases.shops.find(({ shopId }) => shopId === null)?.goods ?? 0;
-    expect(totalOf({ packs }, buyingProblem(needs, facts, NOW)) + usual).toBe(purchases.total);
+    expect(totalOf({ packs }, buyingProblem(wants, facts, NOW)) + usual).toBe(purchases.total);
   });
   it('takes the slower shop only where there is time for it', async () => {
     const shops = async (more: Partial<Facts>) => (await bought(workshop(more))).purchases.shops.flatMap(({ shopId }) => shopId ?? []);
@@ -70,8 +70,8 @@ describe('buying for a workshop', () => {
       shops: [shop('quay', { delivery: 0 })],
       offers: [offer('large', 'quay', 1500, 400), offer('small', 'quay', 400, 100)],
     });
-    const { needs, purchases } = await bought(many);
-    const missing = needs.find(({ mix }) => mix === productId)?.missingMl ?? 0;
+    const { wants, purchases } = await bought(many);
+    const missing = wants.find(({ key }) => key === productId)?.amount ?? 0;
     let least = Number.POSITIVE_INFINITY;
     for (let large = 0; large < 20; large++)
       for (let small = 0; small < 80; small++)
@@ -80,7 +80,7 @@ describe('buying for a workshop', () => {
   });
   it('names what no shop can serve, and still serves the rest', async () => {
     const { purchases } = await bought(workshop({ offers: [offer('q', 'quay', 800, 50, { stock: 0 })] }));
-    expect(purchases.short).toMatchObject([{ mix: productId, why: 'stock' }]);
+    expect(purchases.short).toMatchObject([{ want: productId, why: 'stock' }]);
     const none = await bought(workshop({ offers: [] }));
     expect(none.purchases.shops.map(({ shopId }) => shopId)).toEqual([null]);
     expect(none.purchases.short).toEqual([]);
@@ -92,13 +92,13 @@ describe('buying for a workshop', () => {
     expect(again(facts).purchases.proven).toBe(true);
     expect(again(facts).pieces[0].money.planned).toBe(proven.purchases.total);
     expect(again(workshop({ offers: [offer('q', 'quay', 850)] })).purchases.proven).toBe(false);
-    expect(proven.key).toBe(buyingKey(buyingProblem(proven.needs, facts, NOW)));
+    expect(proven.key).toBe(buyingKey(buyingProblem(proven.wants, facts, NOW)));
   });
   it('says on each line what waits for it, and when it must be ordered', async () => {
     const facts = workshop();
-    const { needs, purchases } = await bought(facts);
+    const { wants, purchases } = await bought(facts);
     const { steps } = planned(facts);
-    const [line] = shoppingList(purchases, needs, steps, NOW).flatMap(({ lines }) => lines);
+    const [line] = shoppingList(purchases, wants, steps, NOW).flatMap(({ lines }) => lines);
     const first = steps.find(({ coat }) => coat?.mix === productId);
     expect([line.waits?.stepId, line.pieceIds, line.neededBy]).toEqual([first?.id, ['bell'], first?.placed?.start]);
     expect(line.orderBy).toBe((line.neededBy ?? 0) - line.leadDays * DAY);

@@ -3,6 +3,7 @@ import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './
 import { mixPartsSchema } from './paint.ts';
 import { mendSchema } from './condition.ts';
 import { familySchema, handSchema, roleSchema, sheenSchema, stripMethodSchema, weightSchema } from './names.ts';
+import { supplyLineSchema } from './stock.ts';
 import { warmSchema } from './warm.ts';
 
 /** What lies in the log: appended, never edited. Each event carries a client-made id, so a repeat changes nothing. */
@@ -12,6 +13,9 @@ const head = { id: idSchema, at: momentSchema };
 const canIdSchema = z.string().max(80);
 const stepKeySchema = z.string().min(1).max(300);
 const stepKeysSchema = z.array(stepKeySchema).min(1, 'Name at least one step.').max(60);
+
+/** What each piece bears of a purchase for several, minor units. */
+const sharesSchema = z.array(z.strictObject({ pieceId: idSchema, paid: moneySchema })).max(200);
 
 /** The coat as it was really put on, so that later edits of stack or product never alter laid film. */
 export const laidCoatSchema = z.strictObject({
@@ -47,6 +51,8 @@ export const doneSchema = z.strictObject({
   minutes: z.number().min(0).max(2000).optional(),
   /** Minutes the plan had given it: what the log learns from. */
   expected: z.number().min(0).max(10_000).optional(),
+  /** What it used up beside paint, as planned. */
+  supplies: z.array(supplyLineSchema).max(40).optional(),
   /** `recalled`: remembered afterwards, dated back. */
   recalled: z.boolean().optional(),
 });
@@ -95,6 +101,20 @@ export const eventSchema = z.discriminatedUnion('kind', [
     paid: moneySchema,
     shopId: idSchema.optional(),
     pieceId: idSchema.optional(),
+    /** Bought for several: what each of them bears of it, minor units. */
+    shares: sharesSchema.optional(),
+  }),
+  /** Something bought beside paint: it stands on the shelf from then on. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('stocked'),
+    supply: supplyLineSchema.shape.kind,
+    spec: supplyLineSchema.shape.spec,
+    unit: supplyLineSchema.shape.unit,
+    amount: supplyLineSchema.shape.amount,
+    paid: moneySchema,
+    shopId: idSchema.optional(),
+    shares: sharesSchema.optional(),
   }),
   /** A cup of a mix was made: it stands on the shelf as a jar, and its paints are drawn from their bottles. */
   z.strictObject({

@@ -4,7 +4,9 @@ import { eventSchema } from './event.ts';
 import { FORMAT, FORMAT_VERSION } from './format.ts';
 import { chartSchema } from './colours.ts';
 import { canSchema, offerSchema, productSchema, sheetSchema, shopSchema } from './paint.ts';
+import { goodsSchema } from './goods.ts';
 import { systemSchema } from './layer.ts';
+import { budgetSchema, lotSchema } from './money.ts';
 import { pieceSchema } from './piece.ts';
 import { stockSchema } from './stock.ts';
 import { upgraded } from './upgrade/index.ts';
@@ -27,6 +29,9 @@ export const COLLECTIONS = {
   stock: stockSchema,
   charts: chartSchema,
   calendars: busyCalendarSchema,
+  budgets: budgetSchema,
+  lots: lotSchema,
+  goods: goodsSchema,
 } as const;
 export type Collection = keyof typeof COLLECTIONS;
 export type FactOf<C extends Collection> = z.infer<(typeof COLLECTIONS)[C]>;
@@ -50,6 +55,9 @@ export const factsSchema = z.strictObject({
   stock: z.array(stockSchema),
   charts: z.array(chartSchema),
   calendars: z.array(busyCalendarSchema),
+  budgets: z.array(budgetSchema),
+  lots: z.array(lotSchema),
+  goods: z.array(goodsSchema),
   events: z.array(eventSchema),
 });
 export type Facts = z.infer<typeof factsSchema>;
@@ -174,6 +182,9 @@ export function brokenReference(facts: Facts): Problem | null {
     if (!products.has(offer.productId)) return missing('product', offer.productId, `facts.offers.${i}.productId`);
     if (!shops.has(offer.shopId)) return missing('shop', offer.shopId, `facts.offers.${i}.shopId`);
   }
+  for (const [i, own] of facts.goods.entries()) if (!shops.has(own.shopId)) return missing('shop', own.shopId, `facts.goods.${i}.shopId`);
+  for (const [i, can] of facts.cans.entries())
+    if (can.placeId !== undefined && !places.has(can.placeId)) return missing('place', can.placeId, `facts.cans.${i}.placeId`);
   for (const [i, system] of facts.systems.entries())
     for (const [k, layer] of system.layers.entries())
       if (layer.productId !== undefined && !products.has(layer.productId))
@@ -209,5 +220,8 @@ export const EMPTY_FACTS: Facts = {
   stock: [],
   charts: [],
   calendars: [],
+  budgets: [],
+  lots: [],
+  goods: [],
   events: [],
 };

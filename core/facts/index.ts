@@ -4,6 +4,8 @@ export * from './condition.ts';
 export * from './event.ts';
 export * from './file.ts';
 export * from './format.ts';
+export * from './goods.ts';
+export * from './money.ts';
 export * from './stock.ts';
 export { canUpgrade, upgraded, upgradedFact } from './upgrade/index.ts';
 export * from './names.ts';

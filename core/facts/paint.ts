@@ -134,6 +134,8 @@ export const productSchema = z.strictObject({
   /** Usual pack and price where no offer is known; prices then read "about". */
   typicalMl: volumeSchema,
   typicalPrice: moneySchema,
+  /** Its number on the label or the colour card, or nothing. */
+  code: z.string().trim().min(1).max(40, 'A code has at most 40 characters.').optional(),
   /** Mixed on this bench: its recipe, for the piece it was made for. */
   mix: z.strictObject({ parts: mixPartsSchema, forPieceId: idSchema.optional() }).optional(),
 });
@@ -148,6 +150,12 @@ export const canSchema = z
     leftMl: z.number().min(0, 'A can cannot hold less than nothing.'),
     leftAt: momentSchema,
     opened: z.boolean(),
+    /** When it was opened, where that is known: paint, hardener and nozzles age from then on. */
+    openedOn: dateSchema.optional(),
+    /** Good until, as printed on it. */
+    expires: dateSchema.optional(),
+    /** Where it stands; absent: where things dry. */
+    placeId: idSchema.optional(),
     paid: moneySchema,
   })
   .refine((can) => can.leftMl <= can.packMl, 'More is left than the can holds. Check pack and remainder.');

@@ -224,7 +224,9 @@ export const pieceSchema = z
     /** Scale denominator, where it is a scale model; sets only the relief. */
     scale: z.int().min(1).max(2000).optional(),
     aim: aimSchema,
-    budget: moneySchema.optional(),
+    /** What it will be worth when it is finished, and what one that is ready would cost. */
+    worth: moneySchema.optional(),
+    readyMade: moneySchema.optional(),
     neededBy: dateSchema.optional(),
     /** The hour of that day; absent: by its end. */
     neededAt: clockSchema.optional(),

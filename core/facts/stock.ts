@@ -39,12 +39,11 @@ export const stockSchema = z.strictObject({
 });
 export type Stock = z.infer<typeof stockSchema>;
 
-/** So much of one kind of supply that a step uses up. */
-export type SupplyLine = {
-  readonly kind: SupplyKind;
-  /** Which of its kind: P400, fine line 3 mm, solvent gel. */
-  readonly spec: string;
-  readonly unit: SupplyUnit;
-  /** In its unit; parts of one are added before they are rounded up to what a shop sells. */
-  readonly amount: number;
-};
+/** So much of one kind of supply that a step uses up; parts of one are added before they are rounded up to what a shop sells. */
+export const supplyLineSchema = z.strictObject({
+  kind: supplyKindSchema,
+  spec: z.string().trim().min(1, 'Say which it is, such as P400.').max(60),
+  unit: supplyUnitSchema,
+  amount: z.number().positive('An amount is above 0.').max(100_000, 'That is more than anyone keeps. Check the unit.'),
+});
+export type SupplyLine = Readonly<z.infer<typeof supplyLineSchema>>;

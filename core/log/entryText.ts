@@ -1,3 +1,4 @@
+import { supplyName, supplyText } from '#core/amounts/index';
 import { type Facts, type LogEvent, type Piece, plain, standingZones, type WarmBy, type WorkStage } from '#core/facts/index';
 import { capital, counted, durationText, listed, toMinute } from '#core/units/index';
 import { STAGE_NAMES } from './stageNames.ts';
@@ -94,6 +95,11 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
       return { what: `Did not pass: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };
     case 'bought':
       return { what: `Bought ${event.count} × ${paint(event.productId)}`, who: words.money(event.paid) };
+    case 'stocked':
+      return {
+        what: `Bought ${supplyText(event.amount, event.unit)} of ${supplyName({ kind: event.supply, spec: event.spec })}`,
+        who: words.money(event.paid),
+      };
     case 'mixed':
       return {
         what: `${event.intoCanId ? 'Put right' : 'Mixed'} ${paint(event.productId)}`,

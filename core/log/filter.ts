@@ -35,6 +35,7 @@ const KINDS: Readonly<Record<Exclude<LogEvent['kind'], 'done'>, EntryKind>> = {
   parted: 'work',
   treated: 'work',
   bought: 'stock',
+  stocked: 'stock',
   mixed: 'stock',
   weighed: 'stock',
   counted: 'stock',

@@ -28,7 +28,11 @@ export {
 export {
   type Estimate,
   estimateOf,
+  lineShares,
+  ownBudget,
+  usedUp,
   type PieceMoney,
+  splitExactly,
   shoppingList,
   type ShoppingLine,
   type ShoppingShop,

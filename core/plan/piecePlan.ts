@@ -3,7 +3,7 @@ import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/
 import { asSentence, type Minute } from '#core/units/index';
 import { neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
-import { type PieceMoney, pieceMoney, type PurchaseShare } from './money/index.ts';
+import { type Bought, type PieceMoney, pieceMoney } from './money/index.ts';
 import { type PieceSteps, undecidedText } from './steps/index.ts';
 import { setNotes, type StackView, stackView } from './verdicts/index.ts';
 
@@ -39,8 +39,7 @@ export type Around = {
   readonly sessions: readonly Session[];
   readonly result: Schedule;
   readonly free: readonly FreeInterval[];
-  /** What each piece bears of the purchases. */
-  readonly shares: ReadonlyMap<string, PurchaseShare>;
+  readonly bought: Bought;
   readonly context: PlanContext;
 };
 
@@ -64,7 +63,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     planned: end,
     sessions: stays.size,
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
-    money: pieceMoney(piece, around.steps, around.shares.get(piece.id), around.sessions, context),
+    money: pieceMoney(piece, around.steps, around.bought, context),
     beyond,
     notes: setNotes(piece, context.facts),
     ...(own.stopped ? { stopped: own.stopped } : {}),

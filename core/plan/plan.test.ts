@@ -69,7 +69,7 @@ describe('the demo plan', () => {
     expect(lamp?.money.over).toBeGreaterThan(0);
   });
   it('has one can too low, one late parcel, one batch shared by two pieces and a finished piece', () => {
-    expect(demoPlan.purchases.shops.flatMap((shop) => shop.lines.map((line) => line.mix))).toContain('buoy-red');
+    expect(demoPlan.purchases.shops.flatMap((shop) => shop.lines.map((line) => line.want))).toContain('buoy-red');
     expect(demoPlan.needs.find((need) => need.mix === 'buoy-red')?.shelfMl).toBeGreaterThan(0);
     expect(stepsOf(demoPlan, 'tram').find((step) => step.stage === 'decal')?.notBeforeWhy).toContain('overdue');
     const together = demoPlan.sessions.filter((session) => {

@@ -1,5 +1,5 @@
 import { type LineMoment, nextMoments } from '#core/bench/index';
-import { buyGreedily, buyingKey, buyingProblem, type PaintNeed, type ProvenPurchases, type Purchases } from '#core/buying/index';
+import { buyGreedily, buyingKey, buyingProblem, type PaintNeed, type ProvenPurchases, type Purchases, type Want } from '#core/buying/index';
 import { clocksOf, type Conditions } from '#core/drying/index';
 import type { Facts, Piece } from '#core/facts/index';
 import { type Caution, cautionsFor } from '#core/safety/index';
@@ -41,7 +41,7 @@ import {
   withWindows,
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
-import { purchaseShares } from './money/index.ts';
+import { lacking, purchaseShares, suppliesOfAll } from './money/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
 import { coatKey, warmKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
@@ -53,6 +53,8 @@ export type Plan = {
   readonly sessions: readonly Session[];
   readonly pieces: readonly PiecePlan[];
   readonly needs: readonly PaintNeed[];
+  /** All that has to be bought, paint or not. */
+  readonly wants: readonly Want[];
   readonly purchases: Purchases;
   readonly hanging: readonly HangingPart[];
   readonly moments: readonly LineMoment[];
@@ -140,7 +142,6 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
   const { built, steps, free } = rows;
   const result = rows.placing.told(schedule);
   const needs = paintNeeds(steps, result.placed, facts);
-  const purchases = proven && proven.key === buyingKey(buyingProblem(needs, facts, now)) ? proven.purchases : buyGreedily(needs, facts);
   const pins = pinsOf(steps, facts, now);
   const windowed = withPins(withWindows(steps, result, clocks), pins);
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
@@ -152,12 +153,24 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
   );
   const plannedSteps = withLaterPrices(withWetNearby(windowed, films, workshop.sprayPlaceId), facts);
   const sessions = sessionsOf(plannedSteps, free, now);
-  const around = { steps: plannedSteps, sessions, result, free, shares: purchaseShares(purchases, needs), context };
+  const supplies = suppliesOfAll(
+    built.map(({ piece }) => piece),
+    plannedSteps,
+    sessions,
+    facts,
+  );
+  const wants = lacking(needs, supplies, plannedSteps, facts);
+  const isProven = proven && proven.key === buyingKey(buyingProblem(wants, facts, now));
+  const purchases = isProven ? proven.purchases : buyGreedily(wants, facts);
+  const listed = new Set(purchases.shops.flatMap(({ lines }) => lines.map(({ want }) => want)));
+  const bought = { shares: purchaseShares(purchases, wants), supplies, listed };
+  const around = { steps: plannedSteps, sessions, result, free, bought, context };
   return {
     now,
     steps: plannedSteps,
     free,
     needs,
+    wants,
     purchases,
     hanging: films.map(({ wet: _wet, ...film }) => film),
     sessions,

@@ -13,8 +13,8 @@ import { savingWays } from './ways/saving.ts';
 
 const planned = (facts: Facts) => plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] });
 const spent = async (facts: Facts) => {
-  const { needs, pieces } = planned(facts);
-  const { purchases } = await buy(needs, facts, NOW, solveWithHighs);
+  const { wants, pieces } = planned(facts);
+  const { purchases } = await buy(wants, facts, NOW, solveWithHighs);
   return purchases.total + suppliesToBuy(pieces.map(({ money }) => money.supplies)).reduce((sum, { cost }) => sum + cost, 0);
 };
 const savings = (facts: Facts) => savingsOf({ facts, now: NOW, conditions: conditionsOf(facts, NOW) }, solveWithHighs);

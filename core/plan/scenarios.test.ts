@@ -166,7 +166,8 @@ describe('money of a piece', () => {
       paid: 990,
       pieceId: 'bell',
     };
-    const { money } = planOf(part(), [bought], { budget: 500 }, base).pieces[0];
+    const budgets = [{ id: 'own', pieceIds: ['bell'], amount: 500 }];
+    const { money } = planOf(part(), [bought], {}, { ...base, budgets }).pieces[0];
     expect(money.committed).toBe(990);
     expect(money.total).toBe(money.committed + money.planned + money.consumables);
     expect(money.over).toBe(money.total - 500);

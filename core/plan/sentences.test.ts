@@ -47,7 +47,7 @@ function readable(facts: Facts) {
 
 /** Fields that hold names for the program, not for a person. */
 const NOT_READ =
-  /^(id|.*Ids?|keys|key|mix|rule|kind|with|treatment|batch|at|from|to|step|stepKeys|nextStepId|layerIds|together|method|stage|family|role|hand|spec|outcome|by|unit)$/;
+  /^(id|.*Ids?|keys|key|mix|want|rule|kind|with|treatment|batch|at|from|to|step|stepKeys|nextStepId|layerIds|together|method|stage|family|role|hand|spec|outcome|by|unit)$/;
 
 /** Every text with a space in it that a person may come to read, with where it stands. */
 function texts(value: unknown, path = ''): [string, string][] {

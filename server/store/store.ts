@@ -32,7 +32,7 @@ export type Snapshot = {
   readonly trouble?: string;
 };
 
-type Brought = Pick<BroughtIn, 'piece' | 'sheets' | 'products' | 'events'>;
+type Brought = Pick<BroughtIn, 'piece' | 'sheets' | 'products' | 'budgets' | 'events'>;
 type Cause = 'edit' | 'import';
 type Row = { readonly id: string; readonly revision: number; readonly body: string };
 type Revision = { readonly revision: number; readonly body: string | null; readonly cause: Cause };
@@ -240,11 +240,12 @@ export class Store {
   }
 
   /** A piece of another workshop, with its paints, pictures and log, all or nothing. */
-  bringIn({ piece, sheets, products, events }: Brought, pictures: readonly StoredPicture[]): void {
+  bringIn({ piece, sheets, products, budgets, events }: Brought, pictures: readonly StoredPicture[]): void {
     this.#inOne(() => {
       for (const sheet of sheets) this.#write('sheets', sheet.id, JSON.stringify(sheet));
       for (const product of products) this.#write('products', product.id, JSON.stringify(product));
       this.#write('pieces', piece.id, JSON.stringify(piece));
+      for (const budget of budgets) this.#write('budgets', budget.id, JSON.stringify(budget));
       checkReferences(this.#facts());
       const insert = this.#db.prepare('INSERT INTO event (id, at, body) VALUES (?, ?, ?)');
       for (const event of events) insert.run(event.id, event.at, JSON.stringify(event));

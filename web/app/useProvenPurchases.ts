@@ -15,7 +15,7 @@ export function useProvenPurchases(
   shown: { readonly plan: PlanView; readonly facts: Facts } | null,
   onProven: (proven: ProvenPurchases) => void,
 ): void {
-  const problem = shown && !shown.plan.purchases.proven ? buyingProblem(shown.plan.needs, shown.facts, shown.plan.now) : null;
+  const problem = shown && !shown.plan.purchases.proven ? buyingProblem(shown.plan.wants, shown.facts, shown.plan.now) : null;
   const key = problem && problem.needs.length > 0 ? buyingKey(problem) : null;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key says whether the question is another one
   useEffect(() => {
@@ -23,7 +23,7 @@ export function useProvenPurchases(
     const { plan, facts } = shown;
     let drop: () => void = () => undefined;
     const timer = setTimeout(() => {
-      const asked = askBuyer((buyer) => buyer.buy(plan.needs, facts, plan.now));
+      const asked = askBuyer((buyer) => buyer.buy(plan.wants, facts, plan.now));
       drop = asked.drop;
       // Without an answer the plan keeps the purchases it has, and says that they are not proven.
       asked.answer.then(onProven, () => undefined);

@@ -1,4 +1,4 @@
-import { buy, type PaintNeed, type ProvenPurchases } from '#core/buying/index';
+import { buy, type ProvenPurchases, type Want } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import { type Savings, savingsOf } from '#core/plan/index';
@@ -10,8 +10,7 @@ const SECONDS = 5;
 
 /** The cheapest purchases are worked out here: the solver does not look up until it is done. */
 const api = {
-  buy: (needs: readonly PaintNeed[], facts: Facts, now: number): Promise<ProvenPurchases> =>
-    buy(needs, facts, now, solveWithHighs, SECONDS),
+  buy: (wants: readonly Want[], facts: Facts, now: number): Promise<ProvenPurchases> => buy(wants, facts, now, solveWithHighs, SECONDS),
   savings: (facts: Facts, now: number): Promise<Savings> =>
     savingsOf({ facts, now, conditions: conditionsOf(facts, now) }, solveWithHighs, SECONDS),
 };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { FORMAT_VERSION, readWorkshopText } from '../index.ts';
+import { type Facts, FORMAT_VERSION, readWorkshopText } from '../index.ts';
 
 /** Files frozen as each earlier version wrote them; the program reads all of them for ever. */
 
@@ -10,6 +10,15 @@ const read = (text: string) => {
   if (!answer.ok) throw new Error(`${answer.problem.error} at ${answer.problem.at}`);
   return answer.value;
 };
+
+/** Pieces with their own budget in them, as they were kept until version 6. */
+const withBudgets = (facts: Facts) => ({
+  ...facts,
+  pieces: facts.pieces.map((piece) => {
+    const own = facts.budgets.find(({ pieceIds }) => pieceIds?.length === 1 && pieceIds[0] === piece.id);
+    return own ? { ...piece, budget: own.amount } : piece;
+  }),
+});
 
 const withoutFeatures = ({ features: _features, ...part }: { features?: unknown }) => part;
 
@@ -44,7 +53,7 @@ describe('files of earlier versions', () => {
     const { facts } = read(frozen(2));
     const tower = facts.pieces.find((piece) => piece.id === 'crane')?.parts.find((part) => part.id === 'tower');
     expect(tower?.features).toEqual(['edges', 'hole-rims', 'inside-corners'].map((kind) => ({ id: kind, kind, count: 1 })));
-    const { pieces, charts: _charts, calendars: _calendars, ...rest } = facts;
+    const { pieces, charts: _charts, calendars: _calendars, budgets: _budgets, lots: _lots, goods: _goods, ...rest } = facts;
     const { pieces: before, ...others } = old;
     expect(rest).toEqual(others);
     expect(pieces.map((piece) => piece.parts.map(withoutFeatures))).toEqual(
@@ -52,14 +61,25 @@ describe('files of earlier versions', () => {
     );
   });
 
-  it('of versions 4 and 5: nothing is another', () => {
-    for (const version of [4, 5]) expect(read(frozen(version)).facts).toEqual(JSON.parse(frozen(version)).facts);
+  it('of versions 3 to 6: nothing is another but the lists that were not there yet, and the budgets', () => {
+    for (const version of [3, 4, 5, 6]) {
+      const old = JSON.parse(frozen(version)).facts;
+      const { budgets: _budgets, lots, goods, charts, calendars, ...rest } = withBudgets(read(frozen(version)).facts);
+      expect([lots, goods]).toEqual([[], []]);
+      expect({ charts: old.charts ?? [], calendars: old.calendars ?? [] }).toEqual({ charts, calendars });
+      expect({ charts: [], calendars: [], ...rest, ...(old.charts ? { charts, calendars } : {}) }).toEqual({
+        charts: [],
+        calendars: [],
+        ...old,
+      });
+    }
   });
 
-  it('of version 3: there are no charts yet, and nothing else is another', () => {
-    const { charts, calendars, ...rest } = read(frozen(3)).facts;
-    expect([charts, calendars]).toEqual([[], []]);
-    expect(rest).toEqual(JSON.parse(frozen(3)).facts);
+  it('of version 6: the budget of each piece is a budget by itself', () => {
+    const old = JSON.parse(frozen(6)).facts as { pieces: { id: string; budget?: number }[] };
+    const held = old.pieces.filter(({ budget }) => budget !== undefined);
+    expect(held.length).toBeGreaterThan(4);
+    expect(read(frozen(6)).facts.budgets).toEqual(held.map(({ id, budget }) => ({ id, pieceIds: [id], amount: budget })));
   });
 
   it('without the lists that came later get empty ones', () => {

@@ -8,7 +8,7 @@ export { type Session, sessionsOf } from './sessions.ts';
 export { type ColourUse, mixesLast, type MixLasts, plannedInColour } from './oneMix.ts';
 export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
-export { paintNeeds, waitForPaint } from './supply.ts';
+export { additivesOf, paintNeeds, waitForPaint } from './supply.ts';
 export { byUrgency, neededMoment } from './urgency.ts';
 export { type Placing, placingOf } from './scheduling.ts';
 export { withWindows } from './windows.ts';

@@ -1,5 +1,5 @@
 import { batchMl, CAN_RESIDUE, reserveMl } from '#core/amounts/index';
-import { leadDays, type PaintNeed, shelfCans, type ShelfCan, usableMl } from '#core/buying/index';
+import { leadDays, type PaintNeed, shelfCans, type ShelfCan, shelfStock, usableMl } from '#core/buying/index';
 import { familyDrying } from '#core/drying/index';
 import type { Facts, Stock } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
@@ -53,7 +53,7 @@ export function paintNeeds(
   }
   const startOf = (step: Step) => placed.get(step.id)?.start;
   const paints = [...coats].map(([mix, own]) => paintNeed(mix, own, startOf, facts, cans));
-  return [...paints, ...additiveNeeds([...coats.values()].flat(), startOf, facts.stock)];
+  return [...paints, ...additiveNeeds([...coats.values()].flat(), startOf, shelfStock(facts))];
 }
 
 type StartOf = (step: Step) => Minute | undefined;
@@ -131,6 +131,17 @@ function reducerName(coat: Coat): string {
   return thinner.startsWith('its own') ? `thinner for ${coat.name}` : thinner;
 }
 
+/** They stand on the shelf as rows of stock, whose names are no longer. */
+const LONGEST_SPEC = 60;
+
+/** What is mixed into the paint of a coat, by the names it is bought under. Water is had for nothing. */
+export function additivesOf(coat: Coat): readonly { readonly what: 'reducer' | 'hardener'; readonly name: string; readonly ml: number }[] {
+  return [
+    { what: 'reducer' as const, name: reducerName(coat).slice(0, LONGEST_SPEC), ml: coat.reducerMl },
+    { what: 'hardener' as const, name: `hardener for ${coat.name}`.slice(0, LONGEST_SPEC), ml: coat.hardenerMl },
+  ].filter(({ name, ml }) => ml > 0 && name !== 'water');
+}
+
 /** Reducer and hardener are needs of their own: one reducer serves every paint that is thinned with it (BRIEF §6). */
 function additiveNeeds(steps: readonly Step[], startOf: StartOf, stock: readonly Stock[]): PaintNeed[] {
   const onShelf = (name: string, ml: number) => {
@@ -139,16 +150,13 @@ function additiveNeeds(steps: readonly Step[], startOf: StartOf, stock: readonly
     return row ? (row.left ?? ml) : 0;
   };
   const needs = new Map<string, { name: string; what: 'reducer' | 'hardener'; coat: Coat; steps: Step[]; ml: number }>();
-  const add = (what: 'reducer' | 'hardener', name: string, step: Step, ml: number) => {
-    if (ml <= 0 || name === 'water') return;
-    const key = `${what} ${name}`;
-    const known = needs.get(key) ?? { name, what, coat: step.coat as Coat, steps: [], ml: 0 };
-    needs.set(key, { ...known, steps: [...known.steps, step], ml: known.ml + ml });
-  };
   for (const step of steps) {
     const coat = step.coat as Coat;
-    add('reducer', reducerName(coat), step, coat.reducerMl);
-    add('hardener', `hardener for ${coat.name}`, step, coat.hardenerMl);
+    for (const { what, name, ml } of additivesOf(coat)) {
+      const key = `${what} ${name}`;
+      const known = needs.get(key) ?? { name, what, coat, steps: [], ml: 0 };
+      needs.set(key, { ...known, steps: [...known.steps, step], ml: known.ml + ml });
+    }
   }
   return [...needs].map(([mix, { name, what, coat, steps: own, ml }]) => ({
     mix,

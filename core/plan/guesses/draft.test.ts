@@ -135,7 +135,7 @@ describe('a piece whose colour nobody has named', () => {
     expect(piece.guesses.filter((guess) => guess.startsWith('coats:'))).toHaveLength(
       piece.parts.filter((part) => part.layers.length > 0).length,
     );
-    expect(planOf({ piece, events: [] }).pieces[0].likely).not.toBeNull();
+    expect(planOf({ piece, events: [], budget: null }).pieces[0].likely).not.toBeNull();
   });
   it('but nothing at all where it is preserved', () => {
     expect(draft({ colours: [], aim: 'preserve' }).piece.parts.every((part) => part.layers.length === 0)).toBe(true);

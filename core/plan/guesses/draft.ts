@@ -1,6 +1,6 @@
 import { resolveLayer, readySystems, type SystemKind } from '#core/coats/index';
 import { type NamedColour, namedColour } from '#core/colour/index';
-import type { Aim, DoneEvent, Edge, Face, Hand, LaidCoat, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
+import type { Aim, Budget, DoneEvent, Edge, Face, Hand, LaidCoat, Layer, LooksLike, Part, Piece, Zone } from '#core/facts/index';
 import { EMPTY_FACTS } from '#core/facts/index';
 import { type PartDraft, TEMPLATES } from '#core/survey/index';
 import { type Minute, toIso } from '#core/units/index';
@@ -31,7 +31,7 @@ export type QuickAnswers = {
   readonly system?: SystemKind;
 };
 
-export type Drafted = { readonly piece: Piece; readonly events: readonly DoneEvent[] };
+export type Drafted = { readonly piece: Piece; readonly events: readonly DoneEvent[]; readonly budget: Budget | null };
 
 const ORDER: readonly WhereNow[] = ['untouched', 'bare', 'primed', 'coloured', 'cleared'];
 /** What stands for a colour nobody has named yet: a mid grey, marked as a guess. */
@@ -78,10 +78,14 @@ export function draftPiece(
     finished: false,
     parcels: [],
     ...(answers.scale ? { scale: answers.scale } : {}),
-    ...(answers.budget !== undefined ? { budget: answers.budget } : {}),
     ...(answers.neededBy ? { neededBy: answers.neededBy } : {}),
   };
-  return { piece, events: recalledEvents(piece, answers, hands, newId, placeId) };
+  const { budget: amount } = answers;
+  return {
+    piece,
+    events: recalledEvents(piece, answers, hands, newId, placeId),
+    budget: amount === undefined ? null : { id: newId(), pieceIds: [piece.id], amount },
+  };
 }
 
 function freePeg(taken: readonly number[]): number | null {

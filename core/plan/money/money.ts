@@ -1,9 +1,9 @@
-import { paintIn } from '#core/amounts/index';
-import type { Facts, LaidCoat, Piece } from '#core/facts/index';
-import { lostPaint, shelfCans, typicalPack } from '#core/buying/index';
+import { paintIn, supplyKey, unitPrice } from '#core/amounts/index';
+import type { Budget, DoneEvent, EventOf, Facts, LaidCoat, Piece } from '#core/facts/index';
+import { lostPaint, parcelKey, shelfCans, shelfStock, typicalPack } from '#core/buying/index';
 import type { PlanContext } from '../films/index.ts';
-import type { Session } from '../dates/index.ts';
-import { type PricedSupply, pieceSupplies } from './supplies.ts';
+import type { PricedSupply } from './supplies.ts';
+import type { Supplies } from './lacking.ts';
 import type { Step } from '../steps/index.ts';
 import { reworkCost } from './forecast.ts';
 import type { PurchaseShare } from './split.ts';
@@ -32,31 +32,40 @@ export type PieceMoney = {
   readonly about: boolean;
 };
 
-/** @param share what it bears of the purchases of all pieces; absent: nothing */
+/** What of a plan a piece's money is reckoned from. */
+export type Bought = {
+  /** What each piece bears of the purchases of all. */
+  readonly shares: ReadonlyMap<string, PurchaseShare>;
+  /** What each piece uses up beside paint. */
+  readonly supplies: Supplies;
+  /** What the purchases bring, by its key: it is paid for among them. */
+  readonly listed: ReadonlySet<string>;
+};
+
 export function pieceMoney(
   piece: Piece,
   steps: readonly Step[],
-  share: PurchaseShare | undefined,
-  sessions: readonly Pick<Session, 'stepIds'>[],
+  { shares, supplies: ofAll, listed }: Bought,
   { facts, history: { events } }: Pick<PlanContext, 'facts' | 'history'>,
 ): PieceMoney {
   const committed =
-    events.reduce((sum, event) => sum + (event.kind === 'bought' && event.pieceId === piece.id ? event.paid : 0), 0) +
+    events.reduce((sum, event) => sum + (event.kind === 'bought' || event.kind === 'stocked' ? borneOf(event, piece.id) : 0), 0) +
     piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
-  const parcels = piece.parcels.filter((parcel) => !isCommitted(parcel)).reduce((sum, parcel) => sum + parcel.price, 0);
+  const share = shares.get(piece.id);
+  const parcels = piece.parcels
+    .filter((parcel) => !isCommitted(parcel) && !listed.has(parcelKey(piece.id, parcel.id)))
+    .reduce((sum, parcel) => sum + parcel.price, 0);
   const planned = parcels + (share?.minor ?? 0);
   const used =
-    events.reduce(
-      (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
-      0,
-    ) + lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0);
-  const supplies = pieceSupplies(piece, steps, facts.stock, sessions);
-  const consumables = supplies.reduce((sum, line) => sum + line.cost, 0);
+    events.reduce((sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id ? usedIn(event, facts) : 0), 0) +
+    lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0);
+  const supplies = ofAll.get(piece.id) ?? [];
+  const consumables = supplies.reduce((sum, line) => (listed.has(supplyKey(line)) ? sum : sum + line.cost), 0);
   const total = Math.round(committed + planned + consumables);
   const ahead = steps.flatMap(({ pieceId, coat, stopped }) => (pieceId === piece.id && coat && stopped === undefined ? [coat] : []));
   const worth = ahead.map((coat) => coat.paintMl * pricePerMl(coat, facts));
   const rework = reworkCost(worth);
-  const budget = piece.budget ?? null;
+  const budget = ownBudget(piece.id, facts)?.amount ?? null;
   const over = budget === null ? 0 : Math.max(0, total - budget);
   return {
     committed,
@@ -73,6 +82,23 @@ export function pieceMoney(
     overPercent: budget ? Math.round((over / budget) * 100) : 0,
     about: share?.about ?? false,
   };
+}
+
+/** What a piece bears of a purchase, minor units: all of it where it was bought for this piece alone. */
+export function borneOf(event: EventOf<'bought'> | EventOf<'stocked'>, pieceId: string): number {
+  if (event.shares) return event.shares.find((share) => share.pieceId === pieceId)?.paid ?? 0;
+  return event.kind === 'bought' && event.pieceId === pieceId ? event.paid : 0;
+}
+
+/** The budget a piece has for itself. */
+export function ownBudget(pieceId: string, { budgets }: Pick<Facts, 'budgets'>): Budget | undefined {
+  return budgets.find(({ pieceIds }) => pieceIds?.length === 1 && pieceIds[0] === pieceId);
+}
+
+/** Paint and supplies a step has used up, minor units. */
+function usedIn({ coat, supplies = [] }: DoneEvent, facts: Facts): number {
+  const stock = shelfStock(facts);
+  return (coat?.ml ? usedOf(coat, facts) : 0) + supplies.reduce((sum, line) => sum + line.amount * unitPrice(line, stock).price, 0);
 }
 
 /** What a coat as it was laid has used, minor units: its paint, without what was mixed in. */

@@ -31,8 +31,8 @@ describe('a sum shared out', () => {
   it('of all that is bought, deliveries and what is mixed in counted, leaves nothing over', () => {
     for (let seed = 1; seed <= 8; seed++) {
       const facts = generatedFacts(4, seed, NOW);
-      const { purchases, needs, pieces } = plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] });
-      const shares = purchaseShares(purchases, needs);
+      const { purchases, wants, pieces } = plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] });
+      const shares = purchaseShares(purchases, wants);
       expect([...shares.values()].reduce((sum, { minor }) => sum + minor, 0)).toBe(purchases.total);
       for (const { pieceId, money } of pieces) expect(money.planned).toBeGreaterThanOrEqual(shares.get(pieceId)?.minor ?? 0);
     }

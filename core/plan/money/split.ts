@@ -1,4 +1,4 @@
-import type { PaintNeed, Purchases } from '#core/buying/index';
+import type { PurchaseLine, Purchases, Want } from '#core/buying/index';
 
 /** What is bought for several pieces, borne by each to the cent. */
 
@@ -20,8 +20,20 @@ export function splitExactly(total: number, weights: readonly number[]): number[
 /** What one piece bears of the purchases, minor units; `about`: some of it rests on no offer. */
 export type PurchaseShare = { readonly minor: number; readonly about: boolean };
 
-/** Every line by the millilitres each piece takes of its paint, every delivery by the goods it brings each piece. */
-export function purchaseShares({ shops }: Purchases, needs: readonly PaintNeed[]): ReadonlyMap<string, PurchaseShare> {
+/** What each piece bears of what a line costs, by how much it takes of it. @param paid whole minor units */
+export function lineShares({ want }: Pick<PurchaseLine, 'want'>, paid: number, wants: readonly Want[]): PieceShare[] {
+  const takers = wants.find(({ key }) => key === want)?.byPiece ?? [];
+  const shares = splitExactly(
+    paid,
+    takers.map(({ amount }) => amount),
+  );
+  return takers.map(({ pieceId }, at) => ({ pieceId, paid: shares[at] }));
+}
+
+export type PieceShare = { readonly pieceId: string; readonly paid: number };
+
+/** Every line by what each piece takes of it, every delivery by the goods it brings each piece. */
+export function purchaseShares({ shops }: Purchases, wants: readonly Want[]): ReadonlyMap<string, PurchaseShare> {
   const shares = new Map<string, { minor: number; about: boolean }>();
   const add = (pieceId: string, minor: number, about: boolean) => {
     const known = shares.get(pieceId) ?? { minor: 0, about: false };
@@ -30,14 +42,9 @@ export function purchaseShares({ shops }: Purchases, needs: readonly PaintNeed[]
   for (const shop of shops) {
     const goods = new Map<string, number>();
     for (const line of shop.lines) {
-      const takers = needs.find(({ mix }) => mix === line.mix)?.byPiece ?? [];
-      const own = splitExactly(
-        line.price,
-        takers.map(({ ml }) => ml),
-      );
-      for (const [at, { pieceId }] of takers.entries()) {
-        add(pieceId, own[at], shop.shopId === null);
-        goods.set(pieceId, (goods.get(pieceId) ?? 0) + own[at]);
+      for (const { pieceId, paid } of lineShares(line, line.price, wants)) {
+        add(pieceId, paid, shop.shopId === null);
+        goods.set(pieceId, (goods.get(pieceId) ?? 0) + paid);
       }
     }
     const bearers = [...goods];

@@ -1,4 +1,5 @@
-import { buy, buyingProblem, cheapest, type Need, type PaintNeed, type Serving, type Solve } from '#core/buying/index';
+import { buy, buyingProblem, cheapest, type Need, type Serving, type Solve, type Want } from '#core/buying/index';
+import { supplyKey } from '#core/amounts/index';
 import type { Conditions } from '#core/drying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
 import { DAY, type Minute } from '#core/units/index';
@@ -59,7 +60,7 @@ function planOf(facts: Facts, { now, conditions }: SavingQuestion): Plan {
   return plan({ facts, now, conditions, datesOf: [] });
 }
 
-/** All there is to spend, what of it is beside paint, and what each piece costs. */
+/** All there is to spend, what of it stands on no list because no shop has a price for it, and what each piece costs. */
 type Spend = { readonly total: number; readonly supplies: number; readonly costs: ReadonlyMap<string, number> };
 type Tried = {
   readonly way: SavingWay;
@@ -69,14 +70,17 @@ type Tried = {
   readonly costs: Spend['costs'];
 };
 
-/** Paint by the cheapest list, and all that is used up beside it. */
+/** The cheapest list, and all that is used up beside it. */
 async function spendOf(own: Plan, { facts, now }: SavingQuestion, solve: Solve, seconds?: number): Promise<Spend> {
-  const { purchases } = await buy(own.needs, facts, now, solve, seconds);
+  const { purchases } = await buy(own.wants, facts, now, solve, seconds);
   // What a piece costs with the list as it is bought: its share of that in the place of the one its plan has.
-  const [planned, bought] = [own.purchases, purchases].map((list) => purchaseShares(list, own.needs));
+  const [planned, bought] = [own.purchases, purchases].map((list) => purchaseShares(list, own.wants));
   const minor = (shares: typeof planned, pieceId: string) => shares.get(pieceId)?.minor ?? 0;
   const costs = new Map(own.pieces.map(({ pieceId, money }) => [pieceId, money.total - minor(planned, pieceId) + minor(bought, pieceId)]));
-  const supplies = suppliesToBuy(own.pieces.map(({ money }) => money.supplies)).reduce((sum, { cost }) => sum + cost, 0);
+  const listed = new Set(own.wants.map(({ key }) => key));
+  const supplies = suppliesToBuy(own.pieces.map(({ money }) => money.supplies))
+    .filter((line) => !listed.has(supplyKey(line)))
+    .reduce((sum, { cost }) => sum + cost, 0);
   return { total: purchases.total + supplies, supplies, costs };
 }
 
@@ -132,33 +136,29 @@ type Found = { readonly way: SavingWay; readonly supplies: number };
 /** The combination that is cheapest of all, by one programme in which each way is taken or left. */
 async function bestOf(found: readonly Found[], asIs: Plan, question: SavingQuestion, solve: Solve, seconds?: number): Promise<SavingWay[]> {
   if (found.length < 2) return found.map(({ way }) => way);
-  const planned = new Map<string, readonly PaintNeed[]>([['', asIs.needs]]);
-  const needsWith = (taken: readonly SavingWay[]): readonly PaintNeed[] => {
+  const planned = new Map<string, readonly Want[]>([['', asIs.wants]]);
+  const wantsWith = (taken: readonly SavingWay[]): readonly Want[] => {
     const key = taken.map(({ id }) => id).join(' + ');
     const known =
       planned.get(key) ??
       planOf(
         taken.reduce((own, way) => way.apply(own), question.facts),
         question,
-      ).needs;
+      ).wants;
     planned.set(key, known);
     return known;
   };
   const ways = found.map(({ way }) => way);
-  const mixes = new Map([[], ...ways.map((way) => [way])].flatMap((taken) => needsWith(taken).map((need) => [need.mix, need] as const)));
-  const problem = buyingProblem(
-    [...mixes.values()].map((need) => ({ ...need, missingMl: Math.max(1, need.missingMl) })),
-    question.facts,
-    question.now,
-  );
-  const needs = [...mixes.values()].map((need): Need => {
-    const touching = ways.filter((way) => !isSame(needsWith([way]), asIs.needs, need.mix)).slice(0, MOST_ON_A_NEED);
+  const wants = new Map([[], ...ways.map((way) => [way])].flatMap((taken) => wantsWith(taken).map((want) => [want.key, want] as const)));
+  const problem = buyingProblem([...wants.values()], question.facts, question.now);
+  const needs = [...wants.keys()].map((key): Need => {
+    const touching = ways.filter((way) => !isSame(wantsWith([way]), asIs.wants, key)).slice(0, MOST_ON_A_NEED);
     const servings = subsetsOf(touching).map((taken): Serving => {
-      const ml = needsWith(taken).find(({ mix }) => mix === need.mix)?.missingMl ?? 0;
-      return { product: need.mix, ml, taking: taken.map(({ id }) => id) };
+      const ml = wantsWith(taken).find((want) => want.key === key)?.amount ?? 0;
+      return { product: key, ml, taking: taken.map(({ id }) => id) };
     });
-    const byDay = problem.needs.find(({ id }) => id === need.mix)?.byDay ?? 0;
-    return { id: need.mix, byDay, servings, ways: touching.map(({ id }) => id) };
+    const byDay = problem.needs.find(({ id }) => id === key)?.byDay ?? 0;
+    return { id: key, byDay, servings, ways: touching.map(({ id }) => id) };
   });
   const answer = await cheapest(
     { ...problem, needs, ways: found.map(({ way, supplies }) => ({ id: way.id, saves: supplies })), apart: apartOf(ways) },
@@ -168,8 +168,8 @@ async function bestOf(found: readonly Found[], asIs: Plan, question: SavingQuest
   return ways.filter(({ id }) => answer.ways.has(id));
 }
 
-function isSame(one: readonly PaintNeed[], other: readonly PaintNeed[], mix: string): boolean {
-  const [a, b] = [one, other].map((needs) => needs.find((own) => own.mix === mix)?.missingMl ?? 0);
+function isSame(one: readonly Want[], other: readonly Want[], key: string): boolean {
+  const [a, b] = [one, other].map((wants) => wants.find((own) => own.key === key)?.amount ?? 0);
   return Math.abs(a - b) < 0.05;
 }
 

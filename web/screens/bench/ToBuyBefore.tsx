@@ -1,3 +1,4 @@
+import { supplyText } from '#core/amounts/index';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -14,10 +15,10 @@ export function ToBuyBefore() {
       <h2>{dated.length > 0 ? `Buy before ${words.day(Math.min(...dated))}` : 'To buy'}</h2>
       <ul className="mt-2 space-y-1">
         {lines.slice(0, 4).map((line) => (
-          <li key={line.mix} className="flex justify-between gap-4">
+          <li key={`${line.want} ${line.offerId}`} className="flex justify-between gap-4">
             <span>
               {line.count > 1 ? `${line.count} × ` : ''}
-              {line.name}, {words.volume(line.packMl)}
+              {line.name}, {line.unit === 'mL' ? words.volume(line.pack) : supplyText(line.pack, line.unit)}
             </span>
             <span className="figure">{words.money(line.price, line.source === 'default')}</span>
           </li>

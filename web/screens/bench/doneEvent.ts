@@ -1,5 +1,5 @@
 import type { DoneEvent, LogEvent } from '#core/facts/index';
-import type { PlannedStep } from '#core/plan/index';
+import { type PlannedStep, usedUp } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 
 /** The event of a step done now: what was really put on, as it was. */
@@ -9,6 +9,9 @@ export function doneEvent(step: PlannedStep, id: string, at: number, placeId: st
     .filter(({ on }) => !partIds || partIds.includes(on.partId));
   const pieceWide = step.keys.length === 1 && step.on.length > 1;
   const share = chosen.length / step.on.length;
+  const used = usedUp(step)
+    .map((line) => ({ ...line, amount: Math.round(line.amount * share * 1000) / 1000 }))
+    .filter(({ amount }) => amount > 0);
   return {
     id,
     at: toIso(at),
@@ -18,6 +21,7 @@ export function doneEvent(step: PlannedStep, id: string, at: number, placeId: st
     on: chosen.map(({ on }) => ({ partId: on.partId, zoneIds: [...on.zoneIds] })),
     ...(step.method ? { method: step.method } : {}),
     ...(step.grit ? { grit: step.grit } : {}),
+    ...(used.length > 0 ? { supplies: used } : {}),
     ...(step.coat
       ? {
           coat: {

@@ -2,13 +2,14 @@ import { supplyKey, supplyName } from '#core/amounts/index';
 import { suppliesToBuy } from '#core/plan/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { supplyText } from '../../views/supplyText.ts';
+import { supplyText } from '#core/amounts/index';
 
-/** Papers, tape and the rest that all pieces together still lack. */
+/** Papers, tape and the rest that all pieces together still lack and no shop has a price for. */
 export function BesidePaint() {
   const { plan } = usePlan();
   const words = useWords();
-  const lines = suppliesToBuy(plan.pieces.map(({ money }) => money.supplies));
+  const onList = new Set(plan.wants.map(({ key }) => key));
+  const lines = suppliesToBuy(plan.pieces.map(({ money }) => money.supplies)).filter((line) => !onList.has(supplyKey(line)));
   if (lines.length === 0) return null;
   return (
     <section aria-label="Beside paint" className="mt-5">

@@ -16,21 +16,23 @@ import { WaysToSave } from './WaysToSave.tsx';
 export function Buying() {
   const { plan } = usePlan();
   const words = useWords();
-  const { purchases, needs, steps, now } = plan;
-  const shops = useMemo(() => shoppingList(purchases, needs, steps, now), [purchases, needs, steps, now]);
+  const { purchases, wants, steps, now } = plan;
+  const shops = useMemo(() => shoppingList(purchases, wants, steps, now), [purchases, wants, steps, now]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_420px]">
       <section className="sheet !px-7" aria-labelledby="buying">
         <div className="flex flex-wrap items-baseline gap-x-4">
-          <h1 id="buying">{shops.length === 0 ? 'No paint to buy' : `Buy for ${words.money(purchases.total)}`}</h1>
+          <h1 id="buying">{shops.length === 0 ? 'Nothing to buy' : `Buy for ${words.money(purchases.total)}`}</h1>
           {shops.length > 0 && <HowSure purchases={purchases} />}
           <Link to="/buying/shops" className="linklike noprint ml-auto">
             shops and prices
           </Link>
         </div>
-        {shops.length === 0 && <p className="mt-3 text-lead">The shelf covers every planned coat.</p>}
-        {purchases.short.map(({ mix, name, why }) => (
-          <p key={mix} role="alert" className="mt-2 font-[650]">
+        {shops.length === 0 && (
+          <p className="mt-3 text-lead">The shelf covers every planned coat, and whatever else the shops have a price for.</p>
+        )}
+        {purchases.short.map(({ want, name, why }) => (
+          <p key={want} role="alert" className="mt-2 font-[650]">
             {name}: {SHORT_WORDS[why]}
           </p>
         ))}

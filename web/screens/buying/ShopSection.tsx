@@ -1,12 +1,14 @@
 import type { ShoppingShop } from '#core/plan/index';
 import { counted } from '#core/units/index';
 import { useWords } from '../../app/useWords.ts';
-import { PaintLine } from './PaintLine.tsx';
+import { ShoppingRow } from './ShoppingRow.tsx';
+import { useBought, wholeOrder } from './useBought.ts';
 
 /** What is bought in one shop, and what its delivery comes to. */
 export function ShopSection({ shop }: { shop: ShoppingShop }) {
   const words = useWords();
-  const days = Math.max(0, ...shop.lines.map(({ leadDays }) => leadDays));
+  const { busy, bought } = useBought();
+  const { days } = shop;
   return (
     <section aria-label={shop.name} className="mt-5">
       <h2 className="border-b-2 border-ink pb-1">
@@ -15,13 +17,25 @@ export function ShopSection({ shop }: { shop: ShoppingShop }) {
       </h2>
       <ul>
         {shop.lines.map((line) => (
-          <PaintLine key={`${line.mix} ${line.offerId}`} line={line} />
+          <ShoppingRow key={`${line.want} ${line.offerId}`} line={line} />
         ))}
       </ul>
-      <p className="second mt-2 text-right text-small">
-        goods {words.money(shop.goods)}
-        {shop.shopId !== null && `, delivery ${words.money(shop.delivery)}`}
-        {shop.underMinimum > 0 && `, ${words.money(shop.underMinimum)} under its minimum order`}
+      <p className="second mt-2 flex flex-wrap items-center justify-end gap-x-4 text-right text-small">
+        <span>
+          goods {words.money(shop.goods)}
+          {shop.shopId !== null && `, delivery ${words.money(shop.delivery)}`}
+          {shop.underMinimum > 0 && `, ${words.money(shop.underMinimum)} under its minimum order`}
+        </span>
+        {(shop.lines.length > 1 || shop.delivery > 0) && (
+          <button
+            type="button"
+            className="linklike noprint min-h-9"
+            disabled={busy}
+            onClick={() => void bought(wholeOrder(shop.lines, shop.delivery))}
+          >
+            all of it bought{shop.delivery > 0 && ', delivery too'}
+          </button>
+        )}
       </p>
     </section>
   );

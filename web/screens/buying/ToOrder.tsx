@@ -1,15 +1,17 @@
+import { parcelKey } from '#core/buying/index';
 import { toOrder } from '#core/plan/index';
 import { counted, toIso } from '#core/units/index';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 
-/** Decals, glass and other parts that nobody has ordered yet: the piece waits for them day by day. */
+/** Decals, glass and other parts that nobody has ordered yet and no shop of the list has: the piece waits for them day by day. */
 export function ToOrder() {
-  const { facts } = usePlan();
+  const { facts, plan } = usePlan();
   const words = useWords();
   const { save } = useSaving();
-  const open = toOrder(facts.pieces);
+  const onList = new Set(plan.wants.map(({ key }) => key));
+  const open = toOrder(facts.pieces).filter(({ piece, parcel }) => !onList.has(parcelKey(piece.id, parcel.id)));
   if (open.length === 0) return null;
   return (
     <section aria-label="Parts to order" className="mt-5">

@@ -54,7 +54,7 @@ export function JobSheet() {
           <PieceStatus piece={piece} view={view} />
           <br />
           {words.money(view.money.total, view.money.about)}
-          {piece.budget !== undefined && ` of ${words.money(piece.budget)}`}
+          {view.money.budget !== null && ` of ${words.money(view.money.budget)}`}
         </p>
         <Portrait
           looksLike={piece.looksLike}

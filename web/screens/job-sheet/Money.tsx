@@ -1,7 +1,9 @@
+import { ownBudget } from '#core/plan/index';
 import { parseMoney } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
+import { newId } from '../../app/newId.ts';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
@@ -12,25 +14,26 @@ import type { SectionProps } from './sectionProps.ts';
 
 /** Bought, planned, used; what the shelf covers and what must still be bought for this piece. */
 export function Money({ piece, view }: SectionProps) {
-  const { plan, workshop } = usePlan();
+  const { plan, facts, workshop } = usePlan();
   const { save } = useSaving();
   const words = useWords();
   const [typed, setTyped] = useState('');
   const { money } = view;
+  const own = ownBudget(piece.id, facts);
   const mixes = new Set(plan.steps.flatMap((step) => (step.pieceId === piece.id && step.coat ? [step.coat.mix] : [])));
   const needs = plan.needs.filter((need) => mixes.has(need.mix));
   const setBudget = () => {
     const amount = parseMoney(typed, workshop.currency);
     if (!amount.ok) return void toast.error(amount.mend);
     setTyped('');
-    void save('pieces', { ...piece, budget: amount.value }, 'Budget set.');
+    void save('budgets', { ...(own ?? { id: newId(), pieceIds: [piece.id] }), amount: amount.value }, 'Budget set.');
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
       <section className="sheet" aria-labelledby="money">
         <h2 id="money" className="!text-title">
           {words.money(money.total, money.about)}
-          {piece.budget !== undefined && <span className="second ml-3 text-body font-[400]">of {words.money(piece.budget)}</span>}
+          {own && <span className="second ml-3 text-body font-[400]">of {words.money(own.amount)}</span>}
         </h2>
         {money.over > 0 && (
           <p className="mt-1 font-[650]">
@@ -115,7 +118,7 @@ export function Money({ piece, view }: SectionProps) {
               className="field font-mono"
               inputMode="decimal"
               value={typed}
-              placeholder={piece.budget !== undefined ? (piece.budget / 100).toFixed(2) : ''}
+              placeholder={own ? (own.amount / 100).toFixed(2) : ''}
               onChange={(event) => setTyped(event.target.value)}
             />
           </label>

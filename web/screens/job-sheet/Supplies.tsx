@@ -7,7 +7,7 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
-import { supplyText } from '../../views/supplyText.ts';
+import { supplyText } from '#core/amounts/index';
 import { usePieceSave } from './pieceChanges.ts';
 
 type Line = PieceMoney['supplies'][number];

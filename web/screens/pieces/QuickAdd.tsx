@@ -68,6 +68,7 @@ export function QuickAdd() {
     adding.current = true;
     const piece = { ...draft.piece, name: answers.name };
     if (await save('pieces', piece)) {
+      if (draft.budget) await save('budgets', draft.budget);
       if (draft.events.length > 0) await logEvents(draft.events);
       navigate(`/pieces/${piece.id}/coats`);
     }
@@ -182,7 +183,12 @@ function usePrice(draft: Drafted | null): { preview: PlanView | null; outlook: O
     if (!draft) return setPreview(null);
     let current = true;
     const timer = setTimeout(() => {
-      const known = { ...facts, pieces: [...facts.pieces, draft.piece], events: [...facts.events, ...draft.events] };
+      const known = {
+        ...facts,
+        pieces: [...facts.pieces, draft.piece],
+        events: [...facts.events, ...draft.events],
+        budgets: [...facts.budgets, ...(draft.budget ? [draft.budget] : [])],
+      };
       planner.plan(known, nowMinute()).then((plan) => current && setPreview(plan));
       planner.outlook(known, nowMinute(), draft.piece).then((range) => current && setOutlook(range));
     }, DRAFT_AFTER_MS);

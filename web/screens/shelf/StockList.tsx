@@ -10,7 +10,7 @@ import { useSaving } from '../../app/useFacts.ts';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { TextField } from '../../views/TextField.tsx';
 import { stockAnswersSchema, UNIT_OF } from './stockAnswers.ts';
-import { supplyText } from '../../views/supplyText.ts';
+import { supplyText } from '#core/amounts/index';
 
 /** Papers, tape, stripper and the rest that are owned: what stands here is used before any is bought. */
 export function StockList() {

@@ -1,0 +1,51 @@
+import { supplyKey } from '#core/amounts/index';
+import { type BesideWanted, shelfStock, type Want, wantsOf, type PaintNeed } from '#core/buying/index';
+import type { Facts, Piece } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
+import type { PlannedStep, Session } from '../dates/index.ts';
+import { toOrder } from './shoppingList.ts';
+import { type PricedSupply, pieceSupplies } from './supplies.ts';
+import { suppliesToBuy } from './suppliesToBuy.ts';
+
+/** Everything that has to be bought for a plan: paint and what is mixed into it, papers and the rest, parts nobody has ordered. */
+
+/** What each piece uses up beside paint, by its id. */
+export type Supplies = ReadonlyMap<string, readonly PricedSupply[]>;
+
+export function suppliesOfAll(
+  pieces: readonly Piece[],
+  steps: readonly PlannedStep[],
+  sessions: readonly Pick<Session, 'stepIds'>[],
+  facts: Facts,
+): Supplies {
+  const stock = shelfStock(facts);
+  return new Map(pieces.map((piece) => [piece.id, pieceSupplies(piece, steps, stock, sessions)]));
+}
+
+export function lacking(needs: readonly PaintNeed[], supplies: Supplies, steps: readonly PlannedStep[], facts: Facts): Want[] {
+  // Where nobody sells anything but paint there is no price to compare.
+  if (facts.goods.length === 0) return wantsOf(needs, { supplies: [], parcels: [] }, facts);
+  const parcels = toOrder(facts.pieces).map(({ piece, parcel }) => ({ pieceId: piece.id, parcelId: parcel.id, name: parcel.name }));
+  return wantsOf(needs, { supplies: suppliesWanted(supplies, steps), parcels }, facts);
+}
+
+function suppliesWanted(supplies: Supplies, steps: readonly PlannedStep[]): BesideWanted['supplies'] {
+  const first = firstUse(steps);
+  return suppliesToBuy([...supplies.values()]).map(({ kind, spec, unit, toBuy }) => {
+    const key = supplyKey({ kind, spec });
+    const takers = [...supplies].flatMap(([pieceId, lines]) =>
+      lines.flatMap((line) => (supplyKey(line) === key ? [{ pieceId, amount: line.amount }] : [])),
+    );
+    return { kind, spec, unit, toBuy, neededBy: first.get(key) ?? null, byPiece: takers };
+  });
+}
+
+/** When each supply is first used, by its key. */
+function firstUse(steps: readonly PlannedStep[]): ReadonlyMap<string, Minute> {
+  const first = new Map<string, Minute>();
+  for (const { placed, supplies } of steps) {
+    if (!placed) continue;
+    for (const line of supplies) first.set(supplyKey(line), Math.min(first.get(supplyKey(line)) ?? placed.start, placed.start));
+  }
+  return first;
+}
