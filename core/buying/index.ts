@@ -4,6 +4,7 @@ export type { PurchaseLine, Purchases, ShopTotal, ShortWant } from './purchases.
 export { type BesideWanted, type Pack, parcelKey, type Want, wantsOf } from './want.ts';
 export { buy, buyingKey, buyingProblem, type ProvenPurchases } from './workshopBuying.ts';
 export { type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
+export { frostKills, type Keeping, keepingOf, letDowns, type PaintUse, usesOf } from './keeping.ts';
 export { shelfStock } from './stockLedger.ts';
 export { typicalPack, usualCost } from './typical.ts';
 export { newWorkshop, starterShelf } from './starterShelf.ts';

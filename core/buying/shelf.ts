@@ -9,6 +9,10 @@ export type ShelfCan = {
   readonly packMl: number;
   readonly leftMl: number;
   readonly opened: boolean;
+  /** When it was first drawn on, or said to be opened; null: closed, or nobody knows. */
+  readonly openedAt: Minute | null;
+  /** When something last came out of it; null: never, as far as the log knows. */
+  readonly usedAt: Minute | null;
   readonly paid: number;
   readonly source: 'own' | 'default';
 };
@@ -26,12 +30,14 @@ export type LostPaint = {
 
 /** Every can on the shelf; cans marked bought stand here too. What is left is derived, a weighing resets it. */
 export function shelfCans(facts: Facts): ShelfCan[] {
-  return ledgerOf(facts).entries.map(({ can, left, held, weighed, opened, paid }) => ({
+  return ledgerOf(facts).entries.map(({ can, left, held, weighed, opened, openedAt, usedAt, paid }) => ({
     id: can.id,
     productId: can.productId,
     packMl: held,
     leftMl: left,
     opened,
+    openedAt,
+    usedAt,
     paid,
     source: weighed ? 'own' : 'default',
   }));
@@ -78,6 +84,8 @@ function entryOf(can: Can, events: readonly LogEvent[]): Entry {
     since: toMinute(weighed ? weighed.at : can.leftAt),
     weighed: weighed !== null,
     opened: can.opened,
+    openedAt: can.openedOn === undefined ? null : toMinute(`${can.openedOn}T12:00:00Z`),
+    usedAt: null,
     paid: can.paid,
   };
 }
@@ -142,6 +150,8 @@ type Entry = {
   readonly since: Minute;
   readonly weighed: boolean;
   opened: boolean;
+  openedAt: Minute | null;
+  usedAt: Minute | null;
   paid: number;
 };
 
@@ -158,7 +168,11 @@ function drawn(entries: readonly Entry[], productId: string, at: Minute, ml: num
     entry.left -= taken;
     wanted -= taken;
     cost += (taken / entry.held) * entry.paid;
-    if (taken > 0) entry.opened = true;
+    if (taken > 0) {
+      if (!entry.opened) entry.openedAt = at;
+      entry.opened = true;
+      entry.usedAt = at;
+    }
     if (wanted <= 0) break;
   }
   return cost;

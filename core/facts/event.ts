@@ -134,6 +134,13 @@ export const eventSchema = z.discriminatedUnion('kind', [
     why: z.enum(['curdled', 'wrong-colour', 'dried', 'spilt']),
     pieceId: idSchema.optional(),
   }),
+  /** A promise of its label that did not hold: said again wherever the paint is chosen. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('let-down'),
+    productId: idSchema,
+    text: z.string().trim().min(1, 'Say what it promised and what came of it.').max(200, 'Keep it to 200 characters.'),
+  }),
   /** A paint stirred with a doubtful thinner in a cup, before any goes into the gun. */
   z.strictObject({
     ...head,

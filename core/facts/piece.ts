@@ -227,6 +227,8 @@ export const pieceSchema = z
     /** What it will be worth when it is finished, and what one that is ready would cost. */
     worth: moneySchema.optional(),
     readyMade: moneySchema.optional(),
+    /** What it was said to come to when it was added: minor units and minutes at the bench. */
+    expected: z.strictObject({ total: moneySchema, minutes: z.int().min(0).max(1_000_000) }).optional(),
     neededBy: dateSchema.optional(),
     /** The hour of that day; absent: by its end. */
     neededAt: clockSchema.optional(),

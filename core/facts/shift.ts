@@ -18,7 +18,14 @@ function shift(value: unknown, minutes: number, days: number): unknown {
   }
   if (Array.isArray(value)) return value.map((item) => shift(item, minutes, days));
   if (value && typeof value === 'object') {
-    return Object.fromEntries(Object.entries(value).map(([key, item]) => [key, shift(item, minutes, days)]));
+    return Object.fromEntries(
+      Object.entries(value).map(([key, item]) => [key, key === 'month' ? shiftMonth(item, days) : shift(item, minutes, days)]),
+    );
   }
   return value;
+}
+
+/** A month moves to the one its first day comes to lie in. */
+function shiftMonth(month: unknown, days: number): unknown {
+  return typeof month === 'string' ? addDays(`${month}-01`, days).slice(0, 7) : month;
 }

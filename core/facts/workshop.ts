@@ -88,6 +88,8 @@ export const workshopSchema = z.strictObject({
   atHome: z.array(freeHoursSchema).max(40).optional(),
   /** mL of each colour kept for touch-up, a piece; absent: the usual few. */
   touchUpMl: z.number('Type mL.').min(0, 'Keep 0 mL or more for touch-up.').max(100, 'A touch-up jar holds at most 100 mL.').optional(),
+  /** When the cartridges of the respirator were changed last; absent: nobody counts their hours. */
+  cartridgesSince: momentSchema.optional(),
   /** False until the three cards of the first run were answered. */
   started: z.boolean(),
 });

@@ -100,6 +100,8 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
         what: `Bought ${supplyText(event.amount, event.unit)} of ${supplyName({ kind: event.supply, spec: event.spec })}`,
         who: words.money(event.paid),
       };
+    case 'let-down':
+      return { what: `A promise not kept: ${event.text}`, who: paint(event.productId) };
     case 'mixed':
       return {
         what: `${event.intoCanId ? 'Put right' : 'Mixed'} ${paint(event.productId)}`,

@@ -25,6 +25,7 @@ const KINDS: Readonly<Record<Exclude<LogEvent['kind'], 'done'>, EntryKind>> = {
   inspected: 'seen',
   corner: 'seen',
   'cup-test': 'seen',
+  'let-down': 'seen',
   'colour-read': 'seen',
   'sheen-read': 'seen',
   wait: 'put-off',

@@ -13,6 +13,8 @@ export type PiecePlan = {
   readonly likely: Minute | null;
   readonly safe: Minute | null;
   readonly planned: Minute | null;
+  /** When the next of its steps begins. */
+  readonly starts: Minute | null;
   readonly sessions: number;
   readonly attendedMinutes: number;
   readonly money: PieceMoney;
@@ -61,6 +63,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     likely: dates?.likely ?? null,
     safe: dates?.safe ?? null,
     planned: end,
+    starts: placed[0]?.placed?.start ?? null,
     sessions: stays.size,
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
     money: pieceMoney(piece, around.steps, around.bought, context),

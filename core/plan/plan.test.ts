@@ -68,6 +68,10 @@ describe('the demo plan', () => {
     expect(lamp?.stopped).toContain('polystyrene');
     expect(lamp?.money.over).toBeGreaterThan(0);
   });
+  it('has a budget of two pieces and one of a month, and a lot of three', () => {
+    expect(demoPlan.budgets.filter(({ budget }) => budget.pieceIds?.length !== 1)).toHaveLength(2);
+    expect(demo.facts.lots.map(({ pieces }) => pieces.length)).toEqual([3]);
+  });
   it('has one can too low, one late parcel, one batch shared by two pieces and a finished piece', () => {
     expect(demoPlan.purchases.shops.flatMap((shop) => shop.lines.map((line) => line.want))).toContain('buoy-red');
     expect(demoPlan.needs.find((need) => need.mix === 'buoy-red')?.shelfMl).toBeGreaterThan(0);

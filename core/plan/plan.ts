@@ -41,7 +41,7 @@ import {
   withWindows,
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
-import { lacking, purchaseShares, suppliesOfAll } from './money/index.ts';
+import { type BudgetState, budgetStates, lacking, purchaseShares, suppliesOfAll } from './money/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
 import { coatKey, warmKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
@@ -56,6 +56,7 @@ export type Plan = {
   /** All that has to be bought, paint or not. */
   readonly wants: readonly Want[];
   readonly purchases: Purchases;
+  readonly budgets: readonly BudgetState[];
   readonly hanging: readonly HangingPart[];
   readonly moments: readonly LineMoment[];
   readonly cautions: readonly Caution[];
@@ -165,6 +166,9 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
   const listed = new Set(purchases.shops.flatMap(({ lines }) => lines.map(({ want }) => want)));
   const bought = { shares: purchaseShares(purchases, wants), supplies, listed };
   const around = { steps: plannedSteps, sessions, result, free, bought, context };
+  const pieces = built.map(({ piece, beyond, steps: own }) =>
+    piecePlan(piece, beyond, own, around, datesOf && !datesOf.includes(piece.id) ? null : seed),
+  );
   return {
     now,
     steps: plannedSteps,
@@ -174,9 +178,8 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
     purchases,
     hanging: films.map(({ wet: _wet, ...film }) => film),
     sessions,
-    pieces: built.map(({ piece, beyond, steps: own }) =>
-      piecePlan(piece, beyond, own, around, datesOf && !datesOf.includes(piece.id) ? null : seed),
-    ),
+    pieces,
+    budgets: budgetStates(facts, { now, purchases, pieces }),
     moments: nextMoments(
       films.flatMap((film) => (film.hung ? [film.hung] : [])),
       now,

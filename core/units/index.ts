@@ -24,6 +24,7 @@ export {
   type Minute,
   minuteOfDay,
   momentText,
+  monthText,
   toIso,
   toMinute,
 } from './time.ts';

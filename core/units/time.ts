@@ -85,6 +85,11 @@ export function dateText(at: Minute, timeZone: string): string {
   return `${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1]}`;
 }
 
+/** "Dec 2026". @param month as 2026-12 */
+export function monthText(month: string): string {
+  return `${MONTHS[Number(month.slice(5, 7)) - 1]} ${month.slice(0, 4)}`;
+}
+
 /** "Thu 3 Dec". */
 export function dayText(at: Minute, timeZone: string): string {
   return `${WEEKDAYS[localMoment(at, timeZone).weekday - 1]} ${dateText(at, timeZone)}`;

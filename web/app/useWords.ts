@@ -1,4 +1,15 @@
-import { atLocal, clockText, dateText, dayText, durationText, formatMoney, formatQuantity, heatText, momentText } from '#core/units/index';
+import {
+  atLocal,
+  clockText,
+  dateText,
+  dayText,
+  durationText,
+  formatMoney,
+  formatQuantity,
+  heatText,
+  momentText,
+  monthText,
+} from '#core/units/index';
 import { useMemo } from 'react';
 import { usePlan } from './PlanContext.tsx';
 
@@ -13,6 +24,8 @@ export function useWords() {
       date: (at: number) => dateText(at, timeZone),
       /** A bare date, YYYY-MM-DD. */
       dayOf: (date: string) => dayText(atLocal(date, 720, timeZone), timeZone),
+      /** A month, YYYY-MM. */
+      month: monthText,
       moment: (at: number) => momentText(at, plan.now, timeZone, units.clock),
       duration: durationText,
       money: (minor: number, about = false) => formatMoney(minor, currency, about),

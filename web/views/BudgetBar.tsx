@@ -1,8 +1,11 @@
 import type { PieceMoney } from '#core/plan/index';
 import { useWords } from '../app/useWords.ts';
 
+/** What the bar is drawn from; a budget of null is none. */
+type Barred = Pick<PieceMoney, 'committed' | 'total' | 'forecast' | 'budget' | 'over' | 'overPercent' | 'about'>;
+
 /** Bought, planned and rework as one bar, solid, hatched and dashed; the line is the budget. */
-export function BudgetBar({ money }: { money: PieceMoney }) {
+export function BudgetBar({ money }: { money: Barred }) {
   const words = useWords();
   const most = Math.max(money.forecast, money.budget ?? 0, 1);
   const width = (minor: number) => `${(minor / most) * 100}%`;

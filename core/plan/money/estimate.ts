@@ -46,8 +46,8 @@ export function estimateOf({ pieceId, money, likely, safe, sessions, attendedMin
 }
 
 /** For somebody else paint out of one's own cans costs too: what it is worth, or what must be bought for it where that is more. */
-function priceFor({ total, used, toBuy, paintAhead }: PieceMoney): number {
-  return total + used + Math.max(0, paintAhead - toBuy);
+function priceFor({ total, used, bought, toBuy, paintAhead }: PieceMoney): number {
+  return total + Math.max(0, used - bought) + Math.max(0, paintAhead - toBuy);
 }
 
 function stripWork(steps: readonly PlannedStep[]): Estimate['work'] {

@@ -1,3 +1,6 @@
+export { type BudgetState, budgetStates } from './budgets.ts';
+export { type BoughtFor, lotShares } from './lots.ts';
+export { type Worth, worthOf } from './worth.ts';
 export { lacking, suppliesOfAll } from './lacking.ts';
 export { type Bought, ownBudget, type PieceMoney, pieceMoney } from './money.ts';
 export { usedUp } from './usedUp.ts';

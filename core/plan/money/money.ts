@@ -21,6 +21,12 @@ export type PieceMoney = {
   /** To be bought of papers, tape and the rest, and the lines it is made of. */
   readonly consumables: number;
   readonly supplies: readonly PricedSupply[];
+  /** Parts and outside work, ordered or not. */
+  readonly parts: number;
+  /** Of what is committed, paint and supplies: bought for it or its share of them. */
+  readonly bought: number;
+  /** What it takes by use, likely: what it has used, what its coats and supplies ahead are worth, and its parts. */
+  readonly byUse: number;
   readonly total: number;
   /** The same at the safe end: with the coats that fail in all but one job of ten laid again. */
   readonly forecast: number;
@@ -48,9 +54,12 @@ export function pieceMoney(
   { shares, supplies: ofAll, listed }: Bought,
   { facts, history: { events } }: Pick<PlanContext, 'facts' | 'history'>,
 ): PieceMoney {
-  const committed =
-    events.reduce((sum, event) => sum + (event.kind === 'bought' || event.kind === 'stocked' ? borneOf(event, piece.id) : 0), 0) +
-    piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
+  const bought = events.reduce(
+    (sum, event) => sum + (event.kind === 'bought' || event.kind === 'stocked' ? borneOf(event, piece.id) : 0),
+    0,
+  );
+  const parts = piece.parcels.reduce((sum, parcel) => sum + parcel.price, 0);
+  const committed = bought + piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
   const share = shares.get(piece.id);
   const parcels = piece.parcels
     .filter((parcel) => !isCommitted(parcel) && !listed.has(parcelKey(piece.id, parcel.id)))
@@ -65,6 +74,8 @@ export function pieceMoney(
   const ahead = steps.flatMap(({ pieceId, coat, stopped }) => (pieceId === piece.id && coat && stopped === undefined ? [coat] : []));
   const worth = ahead.map((coat) => coat.paintMl * pricePerMl(coat, facts));
   const rework = reworkCost(worth);
+  const paintAhead = worth.reduce((sum, cost) => sum + cost, 0);
+  const suppliesAhead = supplies.reduce((sum, line) => sum + line.amount * line.unitPrice, 0);
   const budget = ownBudget(piece.id, facts)?.amount ?? null;
   const over = budget === null ? 0 : Math.max(0, total - budget);
   return {
@@ -72,9 +83,12 @@ export function pieceMoney(
     planned,
     used: Math.round(used),
     toBuy: share?.minor ?? 0,
-    paintAhead: Math.round(worth.reduce((sum, cost) => sum + cost, 0)),
+    paintAhead: Math.round(paintAhead),
     consumables: Math.round(consumables),
     supplies,
+    parts,
+    bought,
+    byUse: Math.round(parts + used + paintAhead + suppliesAhead),
     total,
     forecast: total + rework,
     budget,

@@ -63,7 +63,7 @@ function ShopTerms({ shop }: { shop: Shop }) {
     const next = { ...rest, ...(freeOver === undefined ? {} : { freeOver }), ...(minimum === undefined ? {} : { minimum }) };
     void save('shops', next, 'The list goes by it.');
   };
-  const priced = facts.offers.some(({ shopId }) => shopId === shop.id);
+  const priced = [...facts.offers, ...facts.goods].some(({ shopId }) => shopId === shop.id);
   return (
     <li className="border-b border-hairline py-2">
       <div className="flex items-center justify-between">

@@ -9,7 +9,9 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { BudgetBar } from '../../views/BudgetBar.tsx';
 import { Why } from '../../views/Why.tsx';
+import { CostInTheEnd } from './CostInTheEnd.tsx';
 import { Supplies } from './Supplies.tsx';
+import { WorthIt } from './WorthIt.tsx';
 import type { SectionProps } from './sectionProps.ts';
 
 /** Bought, planned, used; what the shelf covers and what must still be bought for this piece. */
@@ -37,7 +39,7 @@ export function Money({ piece, view }: SectionProps) {
         </h2>
         {money.over > 0 && (
           <p className="mt-1 font-[650]">
-            {words.money(money.over)} over the budget. A cheaper system, fewer coats or paint from the shelf would bring it down.
+            {words.money(money.over)} over the budget. <Link to="/buying">Ways to spend less</Link> stand beside the list to buy.
           </p>
         )}
         <div className="mt-4">
@@ -103,29 +105,33 @@ export function Money({ piece, view }: SectionProps) {
           </Link>
         </p>
       </section>
-      <aside className="sheet">
-        <h2>Budget</h2>
-        <form
-          className="mt-2 flex items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            setBudget();
-          }}
-        >
-          <label className="flex-1">
-            <span className="second mb-1 block">In {workshop.currency}</span>
-            <input
-              className="field font-mono"
-              inputMode="decimal"
-              value={typed}
-              placeholder={own ? (own.amount / 100).toFixed(2) : ''}
-              onChange={(event) => setTyped(event.target.value)}
-            />
-          </label>
-          <button type="submit" className="act !min-h-10">
-            Set
-          </button>
-        </form>
+      <aside className="space-y-5">
+        <CostInTheEnd piece={piece} view={view} />
+        <WorthIt piece={piece} money={money} />
+        <section className="sheet" aria-label="Budget">
+          <h2>Budget</h2>
+          <form
+            className="mt-2 flex items-end gap-3"
+            onSubmit={(event) => {
+              event.preventDefault();
+              setBudget();
+            }}
+          >
+            <label className="flex-1">
+              <span className="second mb-1 block">In {workshop.currency}</span>
+              <input
+                className="field font-mono"
+                inputMode="decimal"
+                value={typed}
+                placeholder={own ? (own.amount / 100).toFixed(2) : ''}
+                onChange={(event) => setTyped(event.target.value)}
+              />
+            </label>
+            <button type="submit" className="act !min-h-10">
+              Set
+            </button>
+          </form>
+        </section>
       </aside>
     </div>
   );

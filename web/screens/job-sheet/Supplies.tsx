@@ -1,8 +1,10 @@
 import { supplyKey, supplyName } from '#core/amounts/index';
+import { shelfStock } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
 import type { PieceMoney } from '#core/plan/index';
 import { parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
@@ -38,16 +40,17 @@ export function Supplies({ piece, lines }: { piece: Piece; lines: readonly Line[
 }
 
 function SupplyRow({ piece, line }: { piece: Piece; line: Line }) {
-  const { facts } = usePlan();
+  const { facts, plan } = usePlan();
   const { save } = useSaving();
   const words = useWords();
   const keep = usePieceSave();
   const key = supplyKey(line);
+  const onList = line.toBuy > 0 && plan.wants.some((want) => want.key === key);
   const name = supplyName(line);
   const correct = (amount: number) =>
     keep({ ...piece, supplies: { ...piece.supplies, [key]: amount } }, `${name}: ${supplyText(amount, line.unit)}.`);
   const own = (left: number) => {
-    const row = facts.stock.find((candidate) => candidate.kind === line.kind && candidate.spec === line.spec);
+    const row = shelfStock(facts).find((candidate) => candidate.kind === line.kind && candidate.spec === line.spec);
     const counted = { left, leftAt: toIso(nowMinute()) };
     return save(
       'stock',
@@ -70,7 +73,9 @@ function SupplyRow({ piece, line }: { piece: Piece; line: Line }) {
         />
       </td>
       <td className="figure text-right">{line.toBuy > 0 ? supplyText(line.toBuy, line.unit) : 'covered'}</td>
-      <td className="figure text-right">{words.money(line.cost, line.source === 'default')}</td>
+      <td className="figure text-right">
+        {onList ? <Link to="/buying">on the list</Link> : words.money(line.cost, line.source === 'default')}
+      </td>
     </tr>
   );
 }

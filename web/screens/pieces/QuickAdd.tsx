@@ -66,7 +66,9 @@ export function QuickAdd() {
   const add = form.handleSubmit(async (answers) => {
     if (adding.current || !draft) return;
     adding.current = true;
-    const piece = { ...draft.piece, name: answers.name };
+    const said = preview?.pieces.find(({ pieceId }) => pieceId === draft.piece.id);
+    const expected = said && { total: said.money.total, minutes: Math.round(said.attendedMinutes) };
+    const piece = { ...draft.piece, name: answers.name, ...(expected ? { expected } : {}) };
     if (await save('pieces', piece)) {
       if (draft.budget) await save('budgets', draft.budget);
       if (draft.events.length > 0) await logEvents(draft.events);

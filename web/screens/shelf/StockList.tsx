@@ -1,4 +1,5 @@
 import { supplyName } from '#core/amounts/index';
+import { shelfStock } from '#core/buying/index';
 import { capital, toIso } from '#core/units/index';
 import { plain, type Stock, SUPPLY_KINDS, supplyUnitSchema } from '#core/facts/index';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -16,7 +17,7 @@ import { supplyText } from '#core/amounts/index';
 export function StockList() {
   const { facts } = usePlan();
   const { remove } = useSaving();
-  const rows = [...facts.stock].sort((a, b) => supplyName(a).localeCompare(supplyName(b), 'en', { numeric: true }));
+  const rows = [...shelfStock(facts)].sort((a, b) => supplyName(a).localeCompare(supplyName(b), 'en', { numeric: true }));
   return (
     <section className="sheet mt-5" aria-label="Papers, tape and the rest">
       <h2>Papers, tape and the rest</h2>
@@ -49,7 +50,7 @@ function AddStock() {
     defaultValues: { kind: 'paper', spec: '', left: '', unit: 'sheet' },
   });
   const add = handleSubmit(async (row) => {
-    const known = facts.stock.find((own) => own.kind === row.kind && own.spec.toLowerCase() === row.spec.toLowerCase());
+    const known = shelfStock(facts).find((own) => own.kind === row.kind && own.spec.toLowerCase() === row.spec.toLowerCase());
     const counted = { ...row, id: known?.id ?? newId(), leftAt: toIso(nowMinute()) };
     if (await save('stock', counted, `${supplyName(row)} is on the shelf.`)) reset({ kind: row.kind, unit: row.unit, spec: '', left: '' });
   });
