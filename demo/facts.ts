@@ -1,5 +1,6 @@
 import { DROP_ML, ingredientOf, labOf, mixedLab, overTransparent } from '#core/colour/index';
 import {
+  type Can,
   type Chart,
   type Facts,
   type Family,
@@ -163,6 +164,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
         transparent: sheetId === 'knot',
         typicalMl,
         typicalPrice,
+        ...(CODES[id] ? { code: CODES[id] } : {}),
       })),
       tramIvory(),
     ],
@@ -174,13 +176,13 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
       can('can-white', 'primer-white', 400, 90, 760),
       can('can-green', 'lock-green', 400, 340, 690),
       can('can-samphire', 'samphire', 400, 130, 890),
-      can('can-candy', 'candy-red', 60, 55, 1120),
+      can('can-candy', 'candy-red', 60, 55, 1120, { openedOn: '2026-11-14', placeId: 'spare-room' }),
       can('can-soot', 'soot', 400, 180, 690),
       can('can-red', 'buoy-red', 400, 58, 690),
       can('can-chalk', 'chalk', 17, 14, 290),
       can('can-chalk-2', 'chalk', 17, 17, 290),
       can('can-oat', 'oat', 17, 16, 290),
-      can('can-dune', 'dune', 17, 11, 290),
+      can('can-dune', 'dune', 17, 11, 290, { openedOn: '2024-09-02', expires: '2026-12-18' }),
       can('can-peat', 'peat', 17, 2, 290),
       can('can-tar', 'tar', 17, 9, 290),
     ],
@@ -234,6 +236,9 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
   };
 }
 
+/** Numbers on the labels of some paints. */
+const CODES: Readonly<Record<string, string>> = { ivory: 'T 11', estuary: 'T 27', marram: 'T 34', samphire: 'T 35' };
+
 /** What may be spent on each piece, minor units. */
 const BUDGETS = { tram: 5500, roller: 6000, seaplane: 5000, crane: 7000, fan: 4500, vane: 4000, lamp: 900 };
 
@@ -252,8 +257,8 @@ function rounded(hex: string) {
   return { l: tenth(l), a: tenth(a), b: tenth(b) };
 }
 
-function can(id: string, productId: string, packMl: number, leftMl: number, paid: number) {
-  return { id, productId, packMl, leftMl, leftAt: demoTime(-12 * 1440), opened: leftMl < packMl, paid };
+function can(id: string, productId: string, packMl: number, leftMl: number, paid: number, more: Partial<Can> = {}): Can {
+  return { id, productId, packMl, leftMl, leftAt: demoTime(-12 * 1440), opened: leftMl < packMl, paid, ...more };
 }
 
 function offer(shopId: string, productId: string, packMl: number, price: number) {

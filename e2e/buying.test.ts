@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser } from 'playwright-core';
+import type { Browser, Locator } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
@@ -18,12 +18,18 @@ afterAll(async () => {
   server.remove();
 });
 
+/** The table a link would save. */
+async function tableOf(link: Locator): Promise<string> {
+  await link.waitFor();
+  return decodeURIComponent(((await link.getAttribute('href')) ?? '').replace(/^[^,]*,/, ''));
+}
+
 describe('the list to buy', () => {
   it('shows what is over its budget, and takes the ways that bring it within, and gives them back', async () => {
     const { page, context, errors } = await openPage(browser, `${server.url}/buying`);
     const budgets = page.getByRole('region', { name: 'Budgets' });
     const ways = page.getByRole('region', { name: 'Ways to spend less' });
-    await budgets.getByText(/Lamp shells/).waitFor();
+    await budgets.getByRole('link', { name: 'Lamp shells' }).waitFor();
     await budgets.getByText(/over, \d+ %/).waitFor();
     await ways.getByText('Best together').waitFor();
     await ways.getByRole('button', { name: 'Take' }).last().click();
@@ -39,30 +45,48 @@ describe('the list to buy', () => {
     await context.close();
   });
 
-  it('is proven the cheapest, and moves to another shop where this one is out of stock or dearer', async () => {
-    const { page, context, errors } = await openPage(browser, `${server.url}/buying`);
-    await page.getByText('proven the cheapest', { exact: true }).waitFor();
+  it('wants an etch primer nobody owns, prices it, looks elsewhere where it is out of stock, and puts it on the shelf once bought', async () => {
+    const { page, context, errors } = await openPage(browser, `${server.url}/pieces/fan/coats`);
+    await page.getByRole('button', { name: 'Add a layer' }).click();
+    await page.getByRole('button', { name: 'Etch primer', exact: true }).click();
+    await page.getByText('Layer added below all others.').waitFor();
+    await page.goto(`${server.url}/buying`);
     const inShop = (name: string) =>
       page
         .getByRole('region', { name })
-        .getByText(/Sanderling satin clear/)
+        .getByText(/Etch primer/)
         .first();
-    await inShop('Quay hardware').waitFor();
-    const line = page.getByRole('listitem').filter({ hasText: '× Sanderling satin clear' });
-    await line.getByRole('button', { name: 'out of stock' }).click();
-    await inShop('Lantern hobby post').waitFor();
-    await page.getByRole('button', { name: 'Undo' }).first().click();
-    await inShop('Quay hardware').waitFor();
+    await inShop('Any shop, at a usual price').waitFor();
     await page.getByRole('link', { name: 'shops and prices' }).click();
-    await page.getByLabel('Price of Sanderling satin clear, 400 mL, Quay hardware').fill('12 USD');
-    await page.keyboard.press('Enter');
+    await page.getByLabel('What', { exact: true }).selectOption({ label: 'Etch primer, wanted' });
+    const price = async (shop: string, sum: string) => {
+      await page.getByLabel('in', { exact: true }).selectOption({ label: shop });
+      await page.getByLabel('Pack', { exact: true }).fill('400 mL');
+      await page.getByLabel('Price, EUR').fill(sum);
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+    };
+    await price('Quay hardware', '9 USD');
     await page.getByText('Prices are in EUR here').waitFor();
-    await page.getByLabel('Price of Sanderling satin clear, 400 mL, Quay hardware').fill('12,00');
+    await price('Quay hardware', '9,90');
+    await page.getByLabel('Price of Etch primer, 400 mL, Quay hardware').waitFor();
+    await price('Saltmarsh paints', '19');
+    await page.getByLabel('Price of Etch primer, 400 mL, Saltmarsh paints').fill('20,00');
     await page.keyboard.press('Enter');
-    await page.getByText('Sanderling satin clear: 12.00 EUR now.').waitFor();
+    await page.getByText('Etch primer: 20.00 EUR now. No plan is moved by it.').waitFor();
     await page.getByRole('link', { name: 'the list to buy' }).click();
-    await inShop('Lantern hobby post').waitFor();
+    await inShop('Quay hardware').waitFor();
     await page.getByText('proven the cheapest', { exact: true }).waitFor();
+    const line = page.getByRole('listitem').filter({ hasText: '× Etch primer' });
+    await line.getByRole('button', { name: 'out of stock' }).click();
+    await inShop('Saltmarsh paints').waitFor();
+    await line.getByRole('button', { name: 'otherwise' }).click();
+    await line.getByLabel('Paid in all, EUR').fill('18.50');
+    await line.getByRole('button', { name: 'Bought so' }).click();
+    await expect.poll(() => line.count()).toBe(0);
+    await page.goto(`${server.url}/shelf`);
+    const card = page.getByRole('listitem').filter({ hasText: 'Etch primer' }).first();
+    await card.getByText('400 mL', { exact: true }).waitFor();
+    await card.getByText('enough here').waitFor();
     expect(errors).toEqual([]);
     await context.close();
   });
@@ -78,10 +102,16 @@ describe('the list to buy', () => {
     await soot.getByLabel('or it weighs').fill('300 g');
     await soot.getByRole('button', { name: 'Keep' }).click();
     await soot.getByText('250 mL', { exact: true }).first().waitFor();
+    await page.getByRole('button', { name: 'As a table' }).click();
+    const shelf = await tableOf(page.getByRole('link', { name: 'Cans as CSV' }));
+    const cans = join(mkdtempSync(join(tmpdir(), 'shelf-')), 'shelf.csv');
+    writeFileSync(cans, shelf.replace(/,(14),no,/, ',$1,yes,').replace(/(Plover tar black.*?),9,/, '$1,4.5,'));
+    await page.getByLabel('Bring cans in').setInputFiles(cans);
+    await page.getByText(/^\d+ cans taken/).waitFor();
+    await page.getByRole('row').filter({ hasText: 'Plover tar black' }).getByText('4.5 mL').waitFor();
+    await page.getByRole('row').filter({ hasText: 'Dunlin soot' }).getByText('250 mL').waitFor();
     await page.goto(`${server.url}/buying/shops`);
-    const link = page.getByRole('link', { name: 'Prices as CSV' });
-    await link.waitFor();
-    const table = decodeURIComponent(((await link.getAttribute('href')) ?? '').replace(/^[^,]*,/, ''));
+    const table = await tableOf(page.getByRole('link', { name: 'Prices as CSV' }));
     const [head, ...lines] = table.trim().split(/\r?\n/);
     expect(lines.length).toBeGreaterThan(8);
     const file = join(mkdtempSync(join(tmpdir(), 'prices-')), 'prices.csv');

@@ -75,10 +75,12 @@ describe('quick-add', () => {
 });
 
 describe('a can', () => {
-  const schema = canAnswersSchema(workshop);
+  const schema = canAnswersSchema(workshop, shelf.sheets);
   const typed = (more: Partial<TypedCan> = {}): TypedCan => ({
-    role: 'colour',
-    thinner: 'lacquer-can',
+    sameAs: '',
+    kind: 'colour',
+    hand: 'aerosol',
+    thinner: 'lacquer',
     swatch: ['#c23a2a'],
     volume: '400 mL',
     left: '',
@@ -99,16 +101,42 @@ describe('a can', () => {
     expect(refusal(schema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
   });
   it.each<[string, Partial<TypedCan>, string, string]>([
-    ['a lacquer primer', { role: 'fine-primer', thinner: 'lacquer-can' }, 'lacquer-primer', 'aerosol'],
-    ['an enamel can', { thinner: 'enamel-can' }, 'acrylic-enamel', 'aerosol'],
-    ['a bottle thinned with water', { thinner: 'water' }, 'water-acrylic', 'airbrush'],
-    ['a two-pack clear', { role: 'clear', thinner: 'hardener', swatch: [] }, 'urethane-2k', 'aerosol'],
+    ['a lacquer primer', { kind: 'primer' }, 'lacquer-primer', 'aerosol'],
+    ['a lacquer basecoat', { kind: 'base', hand: 'gun' }, 'solvent-base', 'gun'],
+    ['an enamel can', { thinner: 'enamel' }, 'acrylic-enamel', 'aerosol'],
+    ['a bottle thinned with water', { thinner: 'water', hand: 'airbrush' }, 'water-acrylic', 'airbrush'],
+    ['a basecoat thinned with water', { kind: 'base', thinner: 'water', hand: 'airbrush' }, 'waterborne-base', 'airbrush'],
+    ['a water clear', { kind: 'satin', thinner: 'water', hand: 'airbrush', swatch: [] }, 'waterborne-sealer', 'airbrush'],
+    ['a two-pack clear', { kind: 'gloss', thinner: 'hardener', swatch: [] }, 'urethane-2k', 'aerosol'],
+    ['a two-pack primer', { kind: 'primer', thinner: 'hardener' }, 'epoxy-primer', 'aerosol'],
+    ['an etch primer, whatever it is thinned with', { kind: 'etch', thinner: '' }, 'etch-primer', 'aerosol'],
+    ['a candy', { kind: 'candy', thinner: '', hand: 'airbrush' }, 'candy', 'airbrush'],
+    ['a dye', { kind: 'dye', thinner: '' }, 'dye', 'aerosol'],
+    ['a stove paint', { kind: 'heat', thinner: '' }, 'high-temperature', 'aerosol'],
+    ['a rust barrier', { kind: 'rust', thinner: '', hand: 'brush' }, 'rust-barrier', 'brush'],
+    ['a texture', { kind: 'texture', thinner: '' }, 'texture', 'aerosol'],
+    ['wall paint', { kind: 'latex', thinner: '', hand: 'brush' }, 'latex', 'brush'],
+    ['a wood sealer', { kind: 'sealer', thinner: '', swatch: [] }, 'wood-sealer', 'aerosol'],
+    ['nitro lacquer', { thinner: 'nitro' }, 'nitro-lacquer', 'aerosol'],
     ['who knows what', { thinner: 'unknown' }, 'unknown', 'aerosol'],
   ])('makes of %s its family', (_name, more, family, hand) => {
     const { sheet, product, can } = canFacts(schema.parse(typed(more)), newId, '2026-12-01T19:00:00Z');
     expect(sheet).toMatchObject({ family, hand, isocyanate: family === 'urethane-2k' });
     expect(sheetSchema.safeParse(sheet).error?.issues ?? []).toEqual([]);
-    expect([product.sheetId, can.productId]).toEqual([sheet.id, product.id]);
+    expect([product.sheetId, can.productId]).toEqual([sheet?.id, product.id]);
+    expect(product.transparent).toBe(family === 'candy');
+  });
+  it('like another one shares its sheet and asks only its colour', () => {
+    const [like] = shelf.sheets.filter(({ role }) => role === 'colour');
+    const read = schema.parse(typed({ sameAs: like.id, thinner: '', kind: 'etch' }));
+    const { sheet, product } = canFacts(read, newId, '2026-12-01T19:00:00Z');
+    expect([sheet, product.sheetId]).toEqual([null, like.id]);
+    expect(product.name).toContain(like.name);
+    expect(refusal(schema, typed({ sameAs: like.id, swatch: [] }))).toMatchObject({ field: 'swatch' });
+  });
+  it('says how a clear shines where its front says it', () => {
+    const glossOf = (kind: string) => canFacts(schema.parse(typed({ kind, swatch: [] })), newId, '2026-12-01T19:00:00Z').sheet?.label.gloss;
+    expect(['gloss', 'satin', 'flat'].map(glossOf)).toEqual([85, 35, 10]);
   });
   it('is opened where something is missing, and costs what was paid', () => {
     const { can, product } = canFacts(schema.parse(typed({ left: '120', paid: '8,90', name: 'Own red' })), newId, '2026-12-01T19:00:00Z');

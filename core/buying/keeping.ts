@@ -120,7 +120,7 @@ function low({ leftMl, packMl, source }: ShelfCan): Keeping | null {
 
 function spell(days: number): string {
   if (days < 60) return counted(days, 'day');
-  return days < 730 ? counted(Math.round(days / 30), 'month') : counted(Math.round(days / 365), 'year');
+  return days < 4 * 365 ? counted(Math.round(days / 30.4), 'month') : counted(Math.round(days / 365), 'year');
 }
 
 /** Where a paint has gone: piece by piece, mL of it from its container, the last use first. */
@@ -146,4 +146,18 @@ export function letDowns(productId: string, { events }: Pick<Facts, 'events'>): 
   return standingEvents(events)
     .flatMap((event) => (event.kind === 'let-down' && event.productId === productId ? [event.text] : []))
     .reverse();
+}
+
+/** A coat without its minutes is taken to have been sprayed in so many. */
+const USUAL_SPRAY_MINUTES = 5;
+
+/** Minutes at the spray since the cartridges of the respirator were changed: every coat not brushed. Null where nobody counts them. */
+export function cartridgeMinutes({ workshop, events }: Pick<Facts, 'workshop' | 'events'>): number | null {
+  const since = workshop[0]?.cartridgesSince;
+  if (since === undefined) return null;
+  return standingEvents(events).reduce((sum, event) => {
+    if (event.kind !== 'done' || !event.coat || event.coat.hand === 'brush' || event.recalled || toMinute(event.at) < toMinute(since))
+      return sum;
+    return sum + (event.minutes ?? event.expected ?? USUAL_SPRAY_MINUTES);
+  }, 0);
 }

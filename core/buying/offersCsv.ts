@@ -1,17 +1,11 @@
 import { type Facts, type Offer, offerSchema } from '#core/facts/index';
 import { parseMoney, parseNumber } from '#core/units/index';
-import Papa from 'papaparse';
+import { named, readTable, tableText, type WrongLine } from './table.ts';
 
 /** Offers as a table both ways: one row an offer, shop and paint by name; money as sums, packs in mL. */
 
 const COLUMNS = ['shop', 'paint', 'pack_ml', 'price', 'stock', 'seen_on'] as const;
 type Column = (typeof COLUMNS)[number];
-/** More rows than this are no price list of a hobby. */
-export const MOST_ROWS = 20_000;
-
-/** What a spreadsheet would work out instead of showing. */
-const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.,]+$))/;
-
 export function offersToCsv({ offers, shops, products }: Pick<Facts, 'offers' | 'shops' | 'products'>): string {
   const name = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
     list.find((own) => own.id === id)?.name ?? '';
@@ -23,14 +17,8 @@ export function offersToCsv({ offers, shops, products }: Pick<Facts, 'offers' | 
     stock: stock ?? '',
     seen_on: seenOn,
   }));
-  return Papa.unparse(rows, { columns: [...COLUMNS], escapeFormulae: FORMULA });
+  return tableText(rows, COLUMNS);
 }
-
-export type WrongLine = {
-  /** As a person counts them in the file, the heading being the first. */
-  readonly line: number;
-  readonly why: string;
-};
 
 export type ReadOffers = {
   /** New offers, and known ones with what the table says of them now. */
@@ -49,24 +37,12 @@ export function readOffers(
   newId: () => string,
   today: string,
 ): ReadOffers {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (own) => own.trim().toLowerCase(),
-    transform: (own) => own.trim().replace(/^'(?=[=@+-])/, ''),
-  });
-  const missing = (['shop', 'paint', 'pack_ml', 'price'] as const).filter((column) => !meta.fields?.includes(column));
-  if (missing.length > 0)
-    throw new RangeError(`The first line lacks ${missing.join(', ')}. Export the prices once to see how the table looks.`);
-  if (data.length > MOST_ROWS) throw new RangeError(`The table has ${data.length} rows; at most ${MOST_ROWS} are read.`);
-  const [workshop] = facts.workshop;
+  const currency = facts.workshop[0]?.currency ?? 'EUR';
+  const { rows, wrong } = readTable<Column, Offer>(text, ['shop', 'paint', 'pack_ml', 'price'], (row) =>
+    offerOf(row, facts, currency, newId, today),
+  );
   const read = new Map<string, Offer>();
-  const wrong: WrongLine[] = [];
-  for (const [index, row] of data.entries()) {
-    const offer = offerOf(row, facts, workshop?.currency ?? 'EUR', newId, today);
-    if (typeof offer === 'string') wrong.push({ line: index + 2, why: offer });
-    else read.set(keyOf(offer), { ...offer, id: read.get(keyOf(offer))?.id ?? offer.id });
-  }
+  for (const offer of rows) read.set(keyOf(offer), { ...offer, id: read.get(keyOf(offer))?.id ?? offer.id });
   return { offers: [...read.values()], wrong };
 }
 
@@ -82,8 +58,6 @@ function offerOf(
   newId: () => string,
   today: string,
 ): Offer | string {
-  const named = <T extends { readonly name: string }>(list: readonly T[], name: string) =>
-    list.find((own) => own.name.toLowerCase() === name.toLowerCase());
   const { shop = '', paint = '', pack_ml = '', price = '', stock = '', seen_on = '' } = row;
   const [inShop, product] = [named(shops, shop), named(products, paint)];
   if (!inShop) return `No shop is called “${shop}”: add it first, or write it as it is here.`;

@@ -61,7 +61,7 @@ function ledgerOf(facts: Facts): Ledger {
 
 function reckoned(facts: Facts): Ledger {
   const events = standingEvents(facts.events);
-  const entries = [...facts.cans, ...events.flatMap(boughtOf), ...events.flatMap(jarOf)].map((can) => entryOf(can, events));
+  const entries = cansOf(facts, events).map((can) => entryOf(can, events));
   const lost: LostPaint[] = [];
   for (const event of events) {
     const at = toMinute(event.at);
@@ -72,6 +72,27 @@ function reckoned(facts: Facts): Ledger {
     if (event.kind === 'spoiled') lost.push(...thrownAway(entries, event, at));
   }
   return { entries, lost };
+}
+
+/**
+ * Cans as entered, bought and mixed. One that was bought and had more said of it since, where it stands or when it expires, is a fact
+ * of its own under the same id; it goes with its purchase where that is undone.
+ */
+function cansOf(facts: Facts, standing: readonly LogEvent[]): Can[] {
+  const made = standing.flatMap(madeBy);
+  const known = new Set(facts.cans.map(({ id }) => id));
+  const undone = new Set(facts.events.flatMap(madeBy).map(({ id }) => id));
+  for (const { id } of made) undone.delete(id);
+  return [...facts.cans.filter(({ id }) => !undone.has(id)), ...made.filter(({ id }) => !known.has(id))];
+}
+
+function madeBy(event: LogEvent): Can[] {
+  return [...boughtOf(event), ...jarOf(event)];
+}
+
+/** A can as the fact it is, or would be once something is said of it; null where there is none. */
+export function canFact(id: string, facts: Facts): Can | null {
+  return cansOf(facts, standingEvents(facts.events)).find((can) => can.id === id) ?? null;
 }
 
 function entryOf(can: Can, events: readonly LogEvent[]): Entry {

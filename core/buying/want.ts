@@ -104,14 +104,18 @@ function wantOfPaint(need: PaintNeed, facts: Facts): Want {
 }
 
 function packsOf(need: PaintNeed, facts: Facts): Pack[] {
-  const own = facts.offers.filter((offer) => need.productId !== undefined && offer.productId === need.productId);
-  if (own.length > 0) return own.map((offer) => packIn(offer, offer.packMl, facts));
+  // Reducer and hardener stand among the cleaners, under the name they are bought by.
+  const own =
+    need.what === 'paint'
+      ? facts.offers.filter((offer) => offer.productId === need.productId).map((offer) => packIn(offer, offer.packMl, facts))
+      : goodsFor({ supply: { kind: 'cleaner', spec: need.name }, unit: 'mL' }, facts);
+  if (own.length > 0) return own;
   const product = facts.products.find(({ id }) => id === need.productId);
   const usual = product ? { ml: product.typicalMl, price: product.typicalPrice } : usualPack(need);
   return [{ offerId: null, shopId: null, amount: usual.ml, price: usual.price, leadDays: USUAL_LEAD_DAYS }];
 }
 
-function goodsFor({ supply, parcel, unit }: Omit<Want, 'packs'>, facts: Facts): Pack[] {
+function goodsFor({ supply, parcel, unit }: Pick<Want, 'supply' | 'parcel' | 'unit'>, facts: Facts): Pack[] {
   const isIt = ({ of }: Goods) =>
     of.kind === 'supply'
       ? supply !== undefined && of.supply === supply.kind && of.spec === supply.spec && of.unit === unit

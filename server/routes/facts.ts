@@ -3,7 +3,7 @@ import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Changes } from '../changes.ts';
-import type { Store } from '../store/store.ts';
+import { type Store, WRITTEN_TOGETHER } from '../store/store.ts';
 import { writeRoute } from './bench.ts';
 
 const addressSchema = z.object({ collection: collectionSchema, id: idSchema });
@@ -20,12 +20,13 @@ export function factRoutes(store: Store, changes: Changes): FastifyPluginAsync {
 
     writeRoute(app, store, changes, COLLECTION_NAMES);
 
-    // A price list in one go; pieces are written one by one, for each of them is looked through.
+    // A price list or a shelf in one go; pieces are written one by one, for each of them is looked through.
     app.put(
-      '/api/facts/offers',
+      '/api/facts/:collection',
       {
         bodyLimit: 20_000_000,
         schema: {
+          params: z.object({ collection: z.enum(WRITTEN_TOGETHER) }),
           body: z.object({
             writes: z
               .array(z.object({ revision: z.int().min(0), value: z.unknown() }))
@@ -35,8 +36,8 @@ export function factRoutes(store: Store, changes: Changes): FastifyPluginAsync {
           response: { 200: z.object({ written: z.int() }) },
         },
       },
-      async ({ body }) => {
-        const written = store.putOffers(body.writes);
+      async ({ params, body }) => {
+        const written = store.putTogether(params.collection, body.writes);
         announce();
         return { written };
       },

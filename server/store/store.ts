@@ -32,6 +32,9 @@ export type Snapshot = {
   readonly trouble?: string;
 };
 
+/** What is kept as a table: its rows come and go together. */
+export const WRITTEN_TOGETHER = ['offers', 'goods', 'cans'] as const;
+
 type Brought = Pick<BroughtIn, 'piece' | 'sheets' | 'products' | 'budgets' | 'events'>;
 type Cause = 'edit' | 'import';
 type Row = { readonly id: string; readonly revision: number; readonly body: string };
@@ -148,18 +151,21 @@ export class Store {
     });
   }
 
-  /** Writes many prices, each made from its revision, all or nothing. @throws as {@link put} does */
-  putOffers(writes: readonly { readonly value: unknown; readonly revision: number }[]): number {
+  /** Writes many rows of a table, each made from its revision, all or nothing. @throws as {@link put} does */
+  putTogether(
+    collection: (typeof WRITTEN_TOGETHER)[number],
+    writes: readonly { readonly value: unknown; readonly revision: number }[],
+  ): number {
     return this.#inOne(() => {
       for (const [index, { value, revision }] of writes.entries()) {
-        const parsed = COLLECTIONS.offers.safeParse(value);
+        const parsed = COLLECTIONS[collection].safeParse(value);
         if (!parsed.success) {
           const problem = problemOf(parsed.error);
           throw new BadFact({ ...problem, at: `writes.${index}.${problem.at}` });
         }
-        const now = this.#current('offers', parsed.data.id)?.revision ?? 0;
+        const now = this.#current(collection, parsed.data.id)?.revision ?? 0;
         if (now !== revision) throw new StaleWrite(now);
-        this.#write('offers', parsed.data.id, JSON.stringify(parsed.data));
+        this.#write(collection, parsed.data.id, JSON.stringify(parsed.data));
       }
       checkReferences(this.#facts());
       return writes.length;

@@ -1,4 +1,4 @@
-import { type Collection, EMPTY_FACTS, type LogEvent, type Offer } from '#core/facts/index';
+import { type Collection, EMPTY_FACTS, type LogEvent } from '#core/facts/index';
 import { keepSeen, lastSeen } from '../app/keptHere.ts';
 import type { Snapshot, Write, ImportAnswer, Copy, SetAside, Found, PhoneState } from './answers.ts';
 import { watchChanges } from './changeStream.ts';
@@ -40,8 +40,14 @@ export const workshopApi = createApi({
       query: ({ collection, value, revision }) => ({ url: `/facts/${collection}/${value.id}`, method: 'PUT', body: { revision, value } }),
       invalidatesTags: ['Workshop'],
     }),
-    putOffers: build.mutation<{ written: number }, readonly { readonly revision: number; readonly value: Offer }[]>({
-      query: (writes) => ({ url: '/facts/offers', method: 'PUT', body: { writes } }),
+    putTogether: build.mutation<
+      { written: number },
+      {
+        readonly collection: 'offers' | 'goods' | 'cans';
+        readonly writes: readonly { readonly revision: number; readonly value: { readonly id: string } }[];
+      }
+    >({
+      query: ({ collection, writes }) => ({ url: `/facts/${collection}`, method: 'PUT', body: { writes } }),
       invalidatesTags: ['Workshop'],
     }),
     removeFact: build.mutation<{ revision: number }, { collection: Collection; id: string; revision: number }>({
@@ -105,6 +111,6 @@ export const {
   useNewPhoneCodeMutation,
   useOpenPhoneMutation,
   usePhoneQuery,
-  usePutOffersMutation,
+  usePutTogetherMutation,
   useRevokePhoneMutation,
 } = workshopApi;

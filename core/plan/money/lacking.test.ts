@@ -6,7 +6,7 @@ import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { solveWithHighs } from '../../../solver/highs.ts';
 import { plan } from '../plan.ts';
-import { lineShares } from './index.ts';
+import { lineShares, priceMoves } from './index.ts';
 
 /** Papers, parts and paint on one list, once a shop has a price for them. */
 
@@ -106,5 +106,52 @@ describe('a line paid for', () => {
       { pieceId: 'b', paid: 333 },
     ]);
     expect(lineShares({ want: 'other' }, 1000, [shared])).toEqual([]);
+  });
+});
+
+describe('another price', () => {
+  const facts = workshop({
+    cans: [],
+    offers: shelf.products.map(({ id }) => ({
+      id: `o-${id}`,
+      shopId: 'quay',
+      productId: id,
+      packMl: 400,
+      price: 800,
+      seenOn: '2026-11-30',
+    })),
+  });
+  const { wants } = planned(facts);
+  const [bought] = wants.filter(({ of }) => of === 'paint');
+  const offerId = bought.packs[0].offerId as string;
+  it('says by how much the list moves, and who bears it', () => {
+    const { total, pieces } = priceMoves(wants, facts, offerId, 950);
+    expect(total).toBeGreaterThan(0);
+    expect(pieces.reduce((sum, { minor }) => sum + minor, 0)).toBe(total);
+    expect(priceMoves(wants, facts, offerId, 700).total).toBeLessThan(0);
+  });
+  it('of what nobody wants moves nothing', () => {
+    expect(priceMoves(wants, facts, 'few', 60)).toEqual({ total: 0, pieces: [] });
+    expect(priceMoves(wants, facts, 'nothing', 9)).toEqual({ total: 0, pieces: [] });
+  });
+});
+
+describe('what is mixed into paint', () => {
+  const byGun = (sheet: Facts['sheets'][number]) => ({
+    ...sheet,
+    hand: 'gun' as const,
+    form: 'tin' as const,
+    label: { thinning: { least: 0.2, usual: 0.5, most: 1 } },
+  });
+  it('is bought where a shop has a price for it, under the name it stands on the shelf by', () => {
+    const gun = { ...shelf, workshop: [{ ...shelf.workshop[0], hands: ['gun' as const] }], sheets: shelf.sheets.map(byGun), cans: [] };
+    const own = { ...gun, pieces: [piece(part({ layers: [primer(), lacquer()] }))], shops: [shop('quay', { delivery: 0 })] };
+    const [reducer] = planned(own).wants.filter(({ of }) => of === 'reducer');
+    expect(reducer.packs[0].shopId).toBeNull();
+    const of = { kind: 'supply', supply: 'cleaner', spec: reducer.name, unit: 'mL' } as const;
+    const goods = [{ id: 'thin', shopId: 'quay', of, amount: 1000, price: 500, seenOn: '2026-11-30' }];
+    expect(planned({ ...own, goods }).wants.find(({ key }) => key === reducer.key)?.packs).toMatchObject([
+      { offerId: 'thin', amount: 1000 },
+    ]);
   });
 });

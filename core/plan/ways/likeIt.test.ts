@@ -15,7 +15,11 @@ describe('the next piece like one that is finished', () => {
   const facts: Facts = { ...shelf, pieces: [own], events: primed };
   it('is planned from the start, and costs what the same piece would that nobody has begun', () => {
     const [next] = planned(nextLikeIt(own, facts)).pieces;
-    const [fresh] = planned({ ...shelf, pieces: [{ ...own, finished: false, parcels: nextLikeIt(own, facts).pieces[0].parcels }], events: [] }).pieces;
+    const [fresh] = planned({
+      ...shelf,
+      pieces: [{ ...own, finished: false, parcels: nextLikeIt(own, facts).pieces[0].parcels }],
+      events: [],
+    }).pieces;
     expect([next.money.byUse, next.attendedMinutes]).toEqual([fresh.money.byUse, fresh.attendedMinutes]);
     expect(next.attendedMinutes).toBeGreaterThan(planned(facts).pieces[0].attendedMinutes);
     expect(next.money.byUse).toBeGreaterThan(400);

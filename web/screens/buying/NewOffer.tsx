@@ -1,65 +1,60 @@
-import { paintWanted } from '#core/buying/index';
-import { type Offer, offerSchema } from '#core/facts/index';
-import { localMoment, parseMoney, parseQuantity } from '#core/units/index';
+import { type GoodsOf, goodsSchema, offerSchema } from '#core/facts/index';
+import { localMoment, parseMoney, parseNumber, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { type Priced, usePriced } from './usePriced.ts';
 
 const FRESH = { pack: '', price: '', stock: '' };
-/** Before the name of a paint that some layer wants and nobody owns. */
-const WANTED = 'wanted ';
+const UNITS: Readonly<Record<Extract<GoodsOf, { kind: 'supply' }>['unit'], string>> = {
+  sheet: '4 sheets',
+  m: '33 m',
+  mL: '500 mL',
+  pair: '10 pairs',
+  piece: '5',
+};
 
-/** One price in one row: paint, shop, pack, price, and how many there are. */
+/** One price in one row: what, shop, pack, price, and how many there are. Paint, supplies, and parts that nobody has ordered. */
 export function NewOffer() {
   const { facts, plan, workshop } = usePlan();
   const { save } = useSaving();
-  const wanted = plan.needs.filter((need) => need.what === 'paint' && need.productId === undefined);
-  const paints = [
-    ...wanted.map(({ mix, name }) => ({ value: `${WANTED}${mix}`, label: `${name}, wanted` })),
-    ...facts.products.filter(({ mix }) => !mix).map(({ id, name }) => ({ value: id, label: name })),
-  ];
-  const [paint, setPaint] = useState('');
+  const { all, productFor } = usePriced();
+  const [what, setWhat] = useState('');
   const [shop, setShop] = useState('');
   const [typed, setTyped] = useState(FRESH);
   const [problem, setProblem] = useState('');
-  const chosenPaint = paint || paints[0]?.value;
+  const chosen = all.find(({ value }) => value === what) ?? all[0];
   const chosenShop = shop || facts.shops[0]?.id;
   if (facts.shops.length === 0) return <p className="mt-3 font-[650]">Add a shop first: every price is the price of one.</p>;
-  if (paints.length === 0 || chosenPaint === undefined || chosenShop === undefined)
+  if (chosen === undefined || chosenShop === undefined)
     return <p className="second mt-3">A paint that is planned or stands on the shelf can be priced here.</p>;
 
-  /** The product to be priced; for one that was only wanted, written from what its layer asks for. */
-  const productFor = async (packMl: number, price: number): Promise<string | null> => {
-    if (!chosenPaint.startsWith(WANTED)) return chosenPaint;
-    const coat = plan.steps.find((step) => step.coat?.mix === chosenPaint.slice(WANTED.length))?.coat;
-    if (!coat) return null;
-    const made = paintWanted({ ...coat, packMl, price }, newId);
-    return (await save('sheets', made.sheet)) && (await save('products', made.product)) ? made.product.id : null;
-  };
-
   const add = async () => {
-    const pack = parseQuantity(typed.pack, 'volume', workshop.units.volume);
+    const pack = packOf(chosen, typed.pack, workshop.units.volume);
     const price = parseMoney(typed.price, workshop.currency);
     const stock = typed.stock.trim() === '' ? undefined : Number(typed.stock);
     if (!pack.ok) return setProblem(`Pack: ${pack.mend}`);
     if (!price.ok) return setProblem(`Price: ${price.mend}`);
-    const offer: Omit<Offer, 'productId'> = {
-      id: newId(),
-      shopId: chosenShop,
-      packMl: pack.value,
-      price: price.value,
-      ...(stock === undefined ? {} : { stock }),
-      seenOn: localMoment(plan.now, workshop.timeZone).date,
-    };
-    const wrong = offerSchema.safeParse({ ...offer, productId: 'any' }).error?.issues[0];
+    const head = { id: newId(), shopId: chosenShop, price: price.value, seenOn: localMoment(plan.now, workshop.timeZone).date };
+    const terms = { ...head, ...(stock === undefined ? {} : { stock }) };
+    const wrong = (
+      chosen.goods
+        ? goodsSchema.safeParse({ ...terms, of: chosen.goods, amount: pack.value })
+        : offerSchema.safeParse({ ...terms, productId: 'any', packMl: pack.value })
+    ).error?.issues[0];
     if (wrong) return setProblem(wrong.path[0] === 'stock' ? 'Stock: count the packs, or leave it empty.' : wrong.message);
-    const productId = await productFor(pack.value, price.value);
-    if (!productId || !(await save('offers', { ...offer, productId }, 'Priced: the list goes by it.'))) return;
+    const said = 'Priced: the list goes by it.';
+    if (chosen.goods) {
+      if (!(await save('goods', { ...terms, of: chosen.goods, amount: pack.value }, said))) return;
+    } else {
+      const productId = await productFor(chosen, pack.value, price.value);
+      if (!productId || !(await save('offers', { ...terms, packMl: pack.value, productId }, said))) return;
+      setWhat(productId);
+    }
     setProblem('');
     setTyped(FRESH);
-    setPaint(productId);
   };
   return (
     <form
@@ -70,7 +65,7 @@ export function NewOffer() {
       }}
     >
       <div className="flex flex-wrap items-end gap-2">
-        <SmallSelect label="Paint" width="!w-48" value={chosenPaint} options={paints} onChange={setPaint} />
+        <SmallSelect label="What" width="!w-56" value={chosen.value} options={all} onChange={setWhat} />
         <SmallSelect
           label="in"
           width="!w-40"
@@ -78,13 +73,15 @@ export function NewOffer() {
           options={facts.shops.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setShop}
         />
-        <SmallField
-          label="Pack"
-          width="!w-20 !px-2 font-mono"
-          placeholder="400 mL"
-          value={typed.pack}
-          onText={(pack) => setTyped({ ...typed, pack })}
-        />
+        {chosen.goods?.kind !== 'parcel' && (
+          <SmallField
+            label="Pack"
+            width="!w-24 !px-2 font-mono"
+            placeholder={chosen.goods ? UNITS[chosen.goods.unit] : '400 mL'}
+            value={typed.pack}
+            onText={(pack) => setTyped({ ...typed, pack })}
+          />
+        )}
         <SmallField
           label={`Price, ${workshop.currency}`}
           width="!w-20 !px-2 font-mono"
@@ -112,4 +109,20 @@ export function NewOffer() {
       )}
     </form>
   );
+}
+
+type Pack = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly mend: string };
+
+/** What a pack holds, in the unit of what it is a pack of. */
+function packOf({ goods }: Priced, typed: string, volume: 'mL' | 'oz'): Pack {
+  if (!goods || (goods.kind === 'supply' && goods.unit === 'mL')) return parseQuantity(typed, 'volume', volume);
+  if (goods.kind === 'parcel') return { ok: true, value: 1 };
+  if (goods.unit === 'm') {
+    const length = parseQuantity(typed, 'length', 'm');
+    return length.ok ? { ok: true, value: length.value / 1000 } : length;
+  }
+  const amount = parseNumber(typed.replace(/[a-zA-Z]+\s*$/, ''));
+  return amount !== null && amount > 0
+    ? { ok: true, value: amount }
+    : { ok: false, mend: `Type how many are in it, such as ${UNITS[goods.unit]}.` };
 }

@@ -1,7 +1,6 @@
-import { type Offer, offerSchema } from '#core/facts/index';
-import { pricePer100Ml } from '#core/buying/index';
-import { counted, localMoment } from '#core/units/index';
-import { ArrowDown, ArrowUp } from 'lucide-react';
+import { offerSchema } from '#core/facts/index';
+import { type PriceMoves, priceMoves } from '#core/plan/index';
+import { counted, listed, localMoment } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
@@ -9,68 +8,44 @@ import { useWords } from '../../app/useWords.ts';
 import { KeptField } from '../../views/KeptField.tsx';
 import { MoneyField } from '../../views/MoneyField.tsx';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
+import { type SortColumn, SortHead, useSorted } from '../../views/SortHead.tsx';
 import { NewOffer } from './NewOffer.tsx';
+import { type PriceRow, priceRows } from './priceRows.ts';
 
-type Row = Offer & { readonly paint: string; readonly shop: string; readonly per100Ml: number };
-type SortBy = 'paint' | 'shop' | 'per100Ml' | 'seenOn';
+type SortBy = 'what' | 'shop' | 'per' | 'seenOn';
 
-const COLUMNS: readonly { readonly by: SortBy; readonly name: string; readonly right?: boolean }[] = [
-  { by: 'paint', name: 'Paint' },
+const COLUMNS: readonly SortColumn<SortBy>[] = [
+  { by: 'what', name: 'What' },
   { by: 'shop', name: 'Shop' },
-  { by: 'per100Ml', name: 'For 100 mL', right: true },
+  { by: 'per', name: 'For 100 mL, or one', right: true },
   { by: 'seenOn', name: 'Seen on', right: true },
 ];
 
-/** Every offer in a row of its own: looked for by name, sorted, its price and stock changed where they stand. */
+/** Every price in a row of its own: looked for by name, sorted, its price and stock changed where they stand. */
 export function Offers() {
   const { facts } = usePlan();
+  const words = useWords();
   const [looked, setLooked] = useState('');
-  const [sort, setSort] = useState<{ by: SortBy; down: boolean }>({ by: 'paint', down: false });
-  const nameOf = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
-    list.find((own) => own.id === id)?.name ?? '';
-  const rows = facts.offers
-    .map(
-      (offer): Row => ({
-        ...offer,
-        paint: nameOf(facts.products, offer.productId),
-        shop: nameOf(facts.shops, offer.shopId),
-        per100Ml: pricePer100Ml(offer),
-      }),
-    )
-    .filter(({ paint, shop }) => `${paint} ${shop}`.toLowerCase().includes(looked.trim().toLowerCase()))
-    .sort((a, b) => compare(a[sort.by], b[sort.by]) * (sort.down ? -1 : 1));
+  const all = priceRows(facts, words.volume);
+  const found = all.filter(({ what, shop }) => `${what} ${shop}`.toLowerCase().includes(looked.trim().toLowerCase()));
+  const { sorted: rows, sort } = useSorted<SortBy, PriceRow>(found, 'what');
   return (
     <>
       <NewOffer />
-      {facts.offers.length > 0 && (
+      {all.length > 0 && (
         <label className="mt-4 block max-w-xs">
-          <span className="second block text-small">Look for a paint or a shop</span>
+          <span className="second block text-small">Look for a paint, a paper or a shop</span>
           <input className="field !min-h-10" type="search" value={looked} onChange={(event) => setLooked(event.target.value)} />
         </label>
       )}
-      {facts.offers.length === 0 ? (
+      {all.length === 0 ? (
         <p className="second mt-4">No price is known yet: the list goes by usual ones, and says “about”.</p>
       ) : (
         <div className="overflow-x-auto">
           <table className="mt-3 w-full">
             <thead>
               <tr className="second text-left text-small">
-                {COLUMNS.map(({ by, name, right }) => (
-                  <th
-                    key={by}
-                    className={`py-1 font-[400] ${right ? 'text-right' : ''}`}
-                    aria-sort={sort.by !== by ? 'none' : sort.down ? 'descending' : 'ascending'}
-                  >
-                    <button
-                      type="button"
-                      className="inline-flex items-center gap-1"
-                      onClick={() => setSort({ by, down: sort.by === by && !sort.down })}
-                    >
-                      {name}
-                      {sort.by === by && (sort.down ? <ArrowDown size={13} aria-hidden /> : <ArrowUp size={13} aria-hidden />)}
-                    </button>
-                  </th>
-                ))}
+                <SortHead columns={COLUMNS} sort={sort} />
                 <th className="text-right font-[400]">Price</th>
                 <th className="text-right font-[400]">Stock</th>
                 <th>
@@ -86,45 +61,53 @@ export function Offers() {
           </table>
         </div>
       )}
-      {facts.offers.length > 0 && rows.length === 0 && (
-        <p className="second mt-2">Nothing of that name among {counted(facts.offers.length, 'price')}.</p>
-      )}
+      {all.length > 0 && rows.length === 0 && <p className="second mt-2">Nothing of that name among {counted(all.length, 'price')}.</p>}
     </>
   );
 }
 
-function compare(one: string | number, other: string | number): number {
-  return typeof one === 'number' && typeof other === 'number' ? one - other : String(one).localeCompare(String(other));
-}
-
-function OfferRow({ row }: { row: Row }) {
-  const { workshop, plan } = usePlan();
-  const { save, remove } = useSaving();
+function OfferRow({ row }: { row: PriceRow }) {
+  const { facts, workshop, plan, pieceById } = usePlan();
+  const { remove } = useSaving();
+  const keep = useKeptPrice(row);
   const words = useWords();
-  const { paint, shop, per100Ml, ...offer } = row;
-  const what = `${paint}, ${words.volume(offer.packMl)}, ${shop}`;
-  const waiting = plan.needs.some((need) => need.productId === offer.productId && need.missingMl > 0);
+  const { what, shop, pack, per, seenOn, fact, want } = row;
+  const whole = [what, pack, shop].filter(Boolean).join(', ');
+  const wanted = plan.wants.find(({ key }) => key === want);
+  const takers = listed((wanted?.byPiece ?? []).flatMap(({ pieceId }) => pieceById.get(pieceId)?.name ?? []));
+  /** Which plans it moves, and by how much each. */
+  const moved = ({ total, pieces }: PriceMoves) => {
+    if (total === 0 && pieces.length === 0) return 'No plan is moved by it.';
+    const each = pieces.map(
+      ({ pieceId, minor }) => `${pieceById.get(pieceId)?.name} ${words.money(Math.abs(minor))} ${minor > 0 ? 'more' : 'less'}`,
+    );
+    return `The list costs ${words.money(Math.abs(total))} ${total < 0 ? 'less' : 'more'}: ${listed(each)}.`;
+  };
   return (
     <tr className="border-t border-hairline">
-      <td className="py-1">
-        <span className="text-ink">{paint}</span>, <span className="figure">{words.volume(offer.packMl)}</span>
-        {waiting && <span className="second block text-small">wanted now</span>}
+      <td className="py-1 pr-3">
+        <span className="text-ink">{what}</span>
+        {pack && (
+          <>
+            , <span className="figure">{pack}</span>
+          </>
+        )}
+        {wanted && <span className="second block text-small">wanted now for {takers}</span>}
       </td>
-      <td>{shop}</td>
-      <td className="figure text-right">{words.money(per100Ml)}</td>
-      <td className="second text-right text-small">{words.dayOf(offer.seenOn)}</td>
-      <td className="py-1">
+      <td className="pr-3">{shop}</td>
+      <td className="figure pr-3 text-right">{words.money(per)}</td>
+      <td className="second pr-3 text-right text-small whitespace-nowrap">{words.dayOf(seenOn)}</td>
+      <td className="py-1 pr-2">
         <div className="flex justify-end">
           <MoneyField
-            label={`Price of ${what}`}
+            label={`Price of ${whole}`}
             hidden
-            value={offer.price}
+            value={fact.value.price}
             onKeep={(price) =>
               price !== undefined &&
-              void save(
-                'offers',
-                { ...offer, price, seenOn: localMoment(plan.now, workshop.timeZone).date },
-                `${paint}: ${words.money(price)} now.`,
+              keep(
+                { price, seenOn: localMoment(plan.now, workshop.timeZone).date },
+                `${what}: ${words.money(price)} now. ${moved(priceMoves(plan.wants, facts, row.id, price))}`,
               )
             }
           />
@@ -132,30 +115,45 @@ function OfferRow({ row }: { row: Row }) {
       </td>
       <td className="py-1">
         <div className="flex justify-end">
-          <StockField what={what} offer={offer} />
+          <StockField what={whole} stock={fact.value.stock} onKeep={(stock, said) => keep({ stock }, said)} />
         </div>
       </td>
       <td className="text-right">
-        <RemoveButton what={what} onRemove={() => void remove('offers', offer.id, 'Removed.')} />
+        <RemoveButton what={whole} onRemove={() => void remove(fact.of, row.id, 'Removed.')} />
       </td>
     </tr>
   );
 }
 
-/** How many packs the shop has; empty where nobody counted. */
-function StockField({ what, offer }: { what: string; offer: Offer }) {
+/** Writes what is changed of a price back to where it is kept. */
+function useKeptPrice({ fact }: PriceRow) {
   const { save } = useSaving();
-  const { stock: _stock, ...rest } = offer;
-  const keep = (stock: number | undefined) => {
-    const said = stock === undefined ? 'Some of it is there.' : stock === 0 ? 'Out of stock: the list looks elsewhere.' : 'Counted.';
-    void save('offers', stock === undefined ? rest : { ...rest, stock }, said);
+  return (change: { price?: number; stock?: number | undefined; seenOn?: string }, said: string) => {
+    const changed = <T extends { stock?: number | undefined }>(value: T) => {
+      const { stock, ...rest } = { ...value, ...change };
+      return stock === undefined ? rest : { ...rest, stock };
+    };
+    if (fact.of === 'offers') void save('offers', changed(fact.value), said);
+    else void save('goods', changed(fact.value), said);
   };
+}
+
+/** How many packs the shop has; empty where nobody counted. */
+function StockField({
+  what,
+  stock: known,
+  onKeep,
+}: {
+  what: string;
+  stock: number | undefined;
+  onKeep: (stock: number | undefined, said: string) => void;
+}) {
   return (
     <KeptField
       label={`Stock of ${what}`}
       labelLook="sr-only"
       look="!min-h-9 !w-16 !px-2 text-right"
-      shown={offer.stock === undefined ? '' : String(offer.stock)}
+      shown={known === undefined ? '' : String(known)}
       placeholder="some"
       read={(text) => {
         const stock = Number(text);
@@ -163,7 +161,9 @@ function StockField({ what, offer }: { what: string; offer: Offer }) {
           ? { ok: true, value: stock }
           : { ok: false, mend: 'Count the packs: a whole number, or leave it empty.' };
       }}
-      onKeep={keep}
+      onKeep={(stock) =>
+        onKeep(stock, stock === undefined ? 'Some of it is there.' : stock === 0 ? 'Out of stock: the list looks elsewhere.' : 'Counted.')
+      }
     />
   );
 }

@@ -1,4 +1,4 @@
-import type { Role } from '#core/facts/index';
+import { plain } from '#core/facts/index';
 import { toIso } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus } from 'lucide-react';
@@ -11,18 +11,23 @@ import { useSaving } from '../../app/useFacts.ts';
 import { Chips } from '../../views/Chips.tsx';
 import { SwatchPicker } from '../../views/SwatchPicker.tsx';
 import { TextField } from '../../views/TextField.tsx';
-import { type CanAnswers, canAnswersSchema, canFacts, THINNERS, type TypedCan } from './canAnswers.ts';
+import { SmallSelect } from '../../views/SmallField.tsx';
+import { type CanAnswers, canAnswersSchema, canFacts, type TypedCan } from './canAnswers.ts';
+import { CAN_KINDS, HANDS_OF_CANS, THINNERS } from '../../views/paintKinds.ts';
 
-const USES: readonly { value: Role; label: string }[] = [
-  { value: 'fine-primer', label: 'Primer' },
-  { value: 'filler-primer', label: 'Filler primer' },
-  { value: 'colour', label: 'Colour' },
-  { value: 'metallic', label: 'Metallic' },
-  { value: 'clear', label: 'Clear' },
-];
-const FRESH: TypedCan = { role: 'colour', thinner: '', swatch: [], volume: '', left: '', paid: '', name: '' };
+const FRESH: TypedCan = {
+  sameAs: '',
+  kind: 'colour',
+  hand: 'aerosol',
+  thinner: '',
+  swatch: [],
+  volume: '',
+  left: '',
+  paid: '',
+  name: '',
+};
 
-/** A can in three presses and a volume: what for, thinned or cleaned with, colour. */
+/** A can in three presses and a volume: what it says it is, what it is thinned or cleaned with, colour; or the same as another. */
 export function AddCan() {
   const [open, setOpen] = useState(false);
   return (
@@ -47,15 +52,18 @@ export function AddCan() {
 }
 
 function CanForm({ onKept }: { onKept: () => void }) {
-  const { workshop } = usePlan();
+  const { facts, workshop } = usePlan();
   const { save } = useSaving();
-  const schema = useMemo(() => canAnswersSchema(workshop), [workshop]);
+  const schema = useMemo(() => canAnswersSchema(workshop, facts.sheets), [workshop, facts.sheets]);
   const { register, setValue, watch, handleSubmit, formState } = useForm<TypedCan, unknown, CanAnswers>({
     resolver: zodResolver(schema),
     defaultValues: FRESH,
   });
   const typed = watch();
   const { errors, isSubmitted } = formState;
+  const kind = CAN_KINDS.find(({ value }) => value === typed.kind);
+  const same = facts.sheets.find(({ id }) => id === typed.sameAs);
+  const isClear = same ? same.role === 'clear' : kind?.clear === true;
   const choose =
     <K extends keyof TypedCan>(key: K) =>
     (value: TypedCan[K]) =>
@@ -63,18 +71,39 @@ function CanForm({ onKept }: { onKept: () => void }) {
   const add = handleSubmit(async (answers) => {
     const { sheet, product, can } = canFacts(answers, newId, toIso(nowMinute()));
     const kept =
-      (await save('sheets', sheet)) && (await save('products', product)) && (await save('cans', can, `${sheet.name} stands on the shelf.`));
+      (!sheet || (await save('sheets', sheet))) &&
+      (await save('products', product)) &&
+      (await save('cans', can, `${product.name} stands on the shelf.`));
     if (kept) onKept();
   });
   return (
     <form className="mt-4 space-y-4" onSubmit={add} noValidate>
-      <Chips legend="1 What is it for?" options={USES} value={typed.role} onChange={choose('role')} />
-      <Chips legend="2 Thinned or cleaned with" options={THINNERS} value={typed.thinner} onChange={choose('thinner')} />
-      <Problem text={errors.thinner?.message} />
-      <fieldset>
-        <legend className="mb-2 font-[650] text-ink">3 Colour</legend>
-        <SwatchPicker chosen={typed.swatch} most={1} onChange={choose('swatch')} />
-      </fieldset>
+      <SmallSelect
+        label="Same as another, new colour"
+        width="!w-full max-w-md"
+        value={typed.sameAs}
+        options={[
+          { value: '', label: 'no: by what is on it' },
+          ...facts.sheets.map(({ id, name, family, hand }) => ({ value: id, label: `${name} (${plain(family)}, ${hand})` })),
+        ]}
+        onChange={choose('sameAs')}
+      />
+      {typed.sameAs === '' && (
+        <>
+          <Chips legend="1 What does it say it is?" options={CAN_KINDS} value={typed.kind} onChange={choose('kind')} />
+          <Chips legend="How does it come?" options={HANDS_OF_CANS} value={typed.hand} onChange={choose('hand')} hideLegend />
+          {!kind?.family && (
+            <Chips legend="2 Thinned or cleaned with" options={THINNERS} value={typed.thinner} onChange={choose('thinner')} />
+          )}
+          <Problem text={errors.thinner?.message} />
+        </>
+      )}
+      {!isClear && (
+        <fieldset>
+          <legend className="mb-2 font-[650] text-ink">3 Colour</legend>
+          <SwatchPicker chosen={typed.swatch} most={1} onChange={choose('swatch')} />
+        </fieldset>
+      )}
       <Problem text={errors.swatch?.message} />
       <div className="grid gap-3 sm:grid-cols-3">
         <TextField label="Volume" placeholder="400 mL" problem={errors.volume?.message} {...register('volume')} />

@@ -1,108 +1,108 @@
 import { typicalPack } from '#core/buying/index';
 import { namedColour } from '#core/colour/index';
-import { type Can, type Family, type Hand, type Product, type Role, roleSchema, type Sheet, type Workshop } from '#core/facts/index';
-import { parseNumber, parseQuantity } from '#core/units/index';
+import { type Can, handSchema, type Product, type Sheet, type Workshop } from '#core/facts/index';
+import { type Parsed, parseMoney, parseQuantity } from '#core/units/index';
 import { z } from 'zod';
+import { CAN_KINDS, THINNERS } from '../../views/paintKinds.ts';
 
-/** What a paint is thinned or cleaned with tells its family. */
-export type Thinner = {
-  readonly value: string;
-  readonly label: string;
-  readonly family: (role: Role) => Family;
-  readonly hand: Hand;
-};
-export const THINNERS: readonly Thinner[] = [
-  {
-    value: 'lacquer-can',
-    label: 'Spray can, lacquer thinner',
-    family: (role) => (role.endsWith('primer') ? 'lacquer-primer' : 'acrylic-lacquer'),
-    hand: 'aerosol',
-  },
-  { value: 'enamel-can', label: 'Spray can, enamel', family: () => 'acrylic-enamel', hand: 'aerosol' },
-  { value: 'spirit', label: 'Mineral spirit', family: () => 'alkyd-enamel', hand: 'brush' },
-  { value: 'alcohol', label: 'Alcohol or its own', family: () => 'alcohol-acrylic', hand: 'airbrush' },
-  { value: 'water', label: 'Water', family: () => 'water-acrylic', hand: 'airbrush' },
-  { value: 'hardener', label: 'Comes with hardener', family: () => 'urethane-2k', hand: 'aerosol' },
-  { value: 'unknown', label: 'Not known', family: () => 'unknown', hand: 'aerosol' },
-];
 const CLEAR_HEX = '#f4f4f0';
 
 /** A can as it was typed, read; every refusal names its field. */
-export function canAnswersSchema({ units }: Workshop) {
-  const volume = (text: string, context: z.RefinementCtx): number => {
-    const read = parseQuantity(text, 'volume', units.volume);
-    if (read.ok && read.value > 0 && read.value <= 20_000) return read.value;
-    context.addIssue({ code: 'custom', message: read.ok ? 'The volume is above 0 mL and at most 20 L. Check the unit.' : read.mend });
-    return z.NEVER;
-  };
+export function canAnswersSchema({ units, currency }: Workshop, sheets: readonly Sheet[]) {
   return z
     .object({
-      role: roleSchema,
-      thinner: z.string().min(1, 'Say what it is thinned or cleaned with: that tells its family.'),
+      /** The sheet of another can it is the same as; empty: by what is on it. */
+      sameAs: z.string(),
+      kind: z.string(),
+      hand: handSchema,
+      thinner: z.string(),
       swatch: z.array(z.string()),
-      volume: z.string().transform(volume),
+      volume: z.string(),
       left: z.string(),
       paid: z.string(),
-      name: z.string().trim().max(80),
+      name: z.string().trim().max(80, 'A name may have 80 characters. Shorten it.'),
     })
     .transform((typed, context) => {
-      const kind = THINNERS.find(({ value }) => value === typed.thinner);
+      const same = sheets.find(({ id }) => id === typed.sameAs);
+      const kind = CAN_KINDS.find(({ value }) => value === typed.kind) ?? CAN_KINDS[0];
+      const thinner = THINNERS.find(({ value }) => value === typed.thinner);
       const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
-      if (typed.swatch.length === 0 && typed.role !== 'clear') refuse('swatch', 'Choose the swatch nearest to its colour.');
-      const left = typed.left.trim() ? parseQuantity(typed.left, 'volume', units.volume) : ({ ok: true, value: typed.volume } as const);
-      if (!left.ok) refuse('left', left.mend);
-      else if (left.value < 0 || left.value > typed.volume) refuse('left', 'What is left is between nothing and the whole can.');
-      const paid = typed.paid.trim() ? parseNumber(typed.paid) : null;
-      if (typed.paid.trim() && (paid === null || paid < 0)) refuse('paid', 'A price is a sum of money, such as 8,90.');
-      if (!kind || !left.ok || context.issues.length > 0) return z.NEVER;
-      const { role, volume: packMl, swatch, name } = typed;
+      const isClear = same ? same.role === 'clear' : kind.clear === true;
+      if (!same && !kind.family && !thinner) refuse('thinner', 'Say what it is thinned or cleaned with: that tells its family.');
+      if (typed.swatch.length === 0 && !isClear) refuse('swatch', 'Choose the swatch nearest to its colour.');
+      const pack = volumeIn(typed.volume, units.volume);
+      if (!pack.ok) refuse('volume', pack.mend);
+      const left = typed.left.trim() ? parseQuantity(typed.left, 'volume', units.volume) : pack;
+      if (!left.ok && typed.left.trim()) refuse('left', left.mend);
+      else if (left.ok && pack.ok && (left.value < 0 || left.value > pack.value))
+        refuse('left', 'What is left is between nothing and the whole can.');
+      const paid = typed.paid.trim() ? parseMoney(typed.paid, currency) : null;
+      if (paid && !paid.ok) refuse('paid', paid.mend);
+      if (!pack.ok || !left.ok || (paid && !paid.ok) || context.issues.length > 0) return z.NEVER;
       return {
+        same,
         kind,
-        role,
-        packMl,
-        hex: swatch[0] ?? CLEAR_HEX,
+        hand: typed.hand,
+        family: kind.family ?? thinner?.family(kind) ?? 'unknown',
+        packMl: pack.value,
+        hex: typed.swatch[0] ?? CLEAR_HEX,
         leftMl: left.value,
-        paid: paid === null ? null : Math.round(paid * 100),
-        name,
+        paid: paid?.value ?? null,
+        name: typed.name,
       };
     });
 }
+/** What a can holds: above nothing, and no barrel. */
+function volumeIn(text: string, unit: Workshop['units']['volume']): Parsed {
+  const read = parseQuantity(text, 'volume', unit);
+  if (!read.ok || (read.value > 0 && read.value <= 20_000)) return read;
+  return { ok: false, mend: 'The volume is above 0 mL and at most 20 L. Check the unit.' };
+}
+
 export type TypedCan = z.input<ReturnType<typeof canAnswersSchema>>;
 export type CanAnswers = z.output<ReturnType<typeof canAnswersSchema>>;
 
-/** The sheet, the product and the can that the answers make. */
+/** The sheet, the product and the can that the answers make; a can like another one shares its sheet. */
 export function canFacts(
-  { kind, role, packMl, hex, leftMl, paid, name }: CanAnswers,
+  answers: CanAnswers,
   newId: () => string,
   now: string,
-): { readonly sheet: Sheet; readonly product: Product; readonly can: Can } {
+): { readonly sheet: Sheet | null; readonly product: Product; readonly can: Can } {
+  const { same, kind, family, packMl, hex, leftMl, paid, name } = answers;
   const colour = namedColour(hex);
-  const family = kind.family(role);
-  const usual =
-    role === 'clear' ? 'clear' : `${colour.name} ${role === 'colour' || role === 'metallic' ? 'paint' : role.replace('-', ' ')}`;
-  const title = name || usual;
-  const sheet: Sheet = {
-    id: newId(),
-    name: title,
-    family,
-    role,
-    hand: kind.hand,
-    forPlastics: false,
-    isocyanate: family === 'urethane-2k',
-    label: {},
-    source: 'default',
-  };
+  const made = same ? null : sheetFrom(answers, newId());
+  const sheet = same ?? (made as Sheet);
   const product: Product = {
     id: newId(),
     sheetId: sheet.id,
-    name: title,
+    name: (name || (same ? `${same.name}, ${colour.name}` : usualName(answers))).slice(0, 80),
     lab: colour.lab,
     ...(colour.edgeOn ? { edgeOn: colour.edgeOn } : {}),
-    ...(role === 'metallic' ? { flake: colour.flake ?? 'metallic' } : {}),
-    transparent: false,
+    ...(sheet.role === 'metallic' ? { flake: colour.flake ?? 'metallic' } : {}),
+    transparent: sheet.family === 'candy' || (!same && kind.transparent === true),
     typicalMl: packMl,
-    typicalPrice: paid ?? typicalPack(family, role).price,
+    typicalPrice: paid ?? typicalPack(same?.family ?? family, sheet.role, sheet.hand).price,
   };
   const can: Can = { id: newId(), productId: product.id, packMl, leftMl, leftAt: now, opened: leftMl < packMl, paid: paid ?? 0 };
-  return { sheet, product, can };
+  return { sheet: made, product, can };
+}
+
+function usualName({ kind, hex }: CanAnswers): string {
+  if (kind.clear) return `${kind.noun[0].toUpperCase()}${kind.noun.slice(1)}`;
+  return `${namedColour(hex).name} ${kind.noun}`;
+}
+
+function sheetFrom(answers: CanAnswers, id: string): Sheet {
+  const { kind, family, hand, name } = answers;
+  return {
+    id,
+    name: name || usualName(answers),
+    family,
+    role: kind.role,
+    hand,
+    forPlastics: false,
+    isocyanate: family === 'urethane-2k',
+    label: kind.gloss === undefined ? {} : { gloss: kind.gloss },
+    source: 'default',
+  };
 }

@@ -5,26 +5,52 @@ import type { StackView } from '#core/plan/index';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
+import { CAN_KINDS, type CanKind, familyOver } from '../../../views/paintKinds.ts';
 import { WhereOn } from '../../../views/WhereOn.tsx';
 import { type AnyColour, AnyPaint, wantedOf } from './AnyPaint.tsx';
 import { PaintChooser } from './PaintChooser.tsx';
 
+/** Primers and clears: what is wanted of them is their kind. */
+const UNCOLOURED = CAN_KINDS.filter(({ role, clear }) => clear || role.endsWith('primer'));
+const PRIMER_LAB = { l: 62, a: 0, b: 0 };
+const CLEAR_LAB = { l: 97, a: 0, b: 0 };
 /** Where nothing below asks for more. */
 const COATS = 2;
 
 /** A layer from the shelf in two presses: where, and which paint. Its coats come from the hiding rule. */
-export function AddLayer({ piece, part, stack, onAdd }: { piece: Piece; part: Part; stack: StackView; onAdd: (layer: Layer) => void }) {
+export function AddLayer({
+  piece,
+  part,
+  stack,
+  onAdd,
+}: {
+  piece: Piece;
+  part: Part;
+  stack: StackView;
+  onAdd: (layer: Layer, at: 'top' | 'bottom') => void;
+}) {
   const [covers, setCovers] = useState<Layer['covers']>('all');
   const painted = part.zones.filter((zone) => zone.bare === undefined);
   const below = stack.layers.filter((layer) => layer.role !== 'clear').at(-1);
   const add = (product: Product, role: string) => {
     const coats = role === 'clear' || !below ? COATS : coatsForColour(below.lab, product.lab, product.share);
-    onAdd({ id: newId(), productId: product.id, coats, covers });
+    onAdd({ id: newId(), productId: product.id, coats, covers }, 'top');
   };
   const addAny = (colour: AnyColour) => {
     const wanted = wantedOf(colour, (below?.family as Family | undefined) ?? 'acrylic-lacquer');
     const coats = colour.transparent || !below ? COATS : coatsForColour(below.lab, colour.lab, hidingShare(colour.lab, colour.flake));
-    onAdd({ id: newId(), wanted, coats, covers, ...(colour.targetId ? { targetId: colour.targetId } : {}) });
+    onAdd({ id: newId(), wanted, coats, covers, ...(colour.targetId ? { targetId: colour.targetId } : {}) }, 'top');
+  };
+  /** A primer goes below everything, a clear on top. */
+  const addKind = (kind: CanKind) => {
+    const wanted = {
+      family: familyOver(kind, below?.family as Family | undefined),
+      role: kind.role,
+      name: kind.label,
+      lab: kind.clear ? CLEAR_LAB : PRIMER_LAB,
+      ...(kind.gloss === undefined ? {} : { gloss: kind.gloss }),
+    };
+    onAdd({ id: newId(), wanted, coats: kind.family === 'etch-primer' ? 1 : COATS, covers }, kind.clear ? 'top' : 'bottom');
   };
   const where = painted.length > 1 && (
     <p className="mb-3 flex items-center gap-2">
@@ -45,6 +71,24 @@ export function AddLayer({ piece, part, stack, onAdd }: { piece: Piece; part: Pa
               close();
             }}
           />
+          <div className="mb-3">
+            <p className="mb-1 font-[650]">A primer or a clear that is not here yet</p>
+            <div className="flex flex-wrap gap-1.5">
+              {UNCOLOURED.map((kind) => (
+                <button
+                  key={kind.value}
+                  type="button"
+                  className="chip !min-h-9 !px-2"
+                  onClick={() => {
+                    addKind(kind);
+                    close();
+                  }}
+                >
+                  {kind.label}
+                </button>
+              ))}
+            </div>
+          </div>
         </>
       )}
       onChoose={add}

@@ -105,7 +105,11 @@ export function Coats({ piece, view }: SectionProps) {
           piece={piece}
           part={part}
           stack={stack}
-          onAdd={(layer) => saveLayers([...part.layers, layer], 'Layer added on top. Drag it where it belongs.')}
+          onAdd={(layer, at) =>
+            at === 'top'
+              ? saveLayers([...part.layers, layer], 'Layer added on top. Drag it where it belongs.')
+              : saveLayers([layer, ...part.layers], 'Layer added below all others. Drag it where it belongs.')
+          }
         />
       </section>
       <aside className="space-y-5">

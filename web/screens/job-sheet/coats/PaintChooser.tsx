@@ -1,3 +1,4 @@
+import { letDowns, shelfCans } from '#core/buying/index';
 import type { Product } from '#core/facts/index';
 import { plain } from '#core/facts/index';
 import { Popover } from 'radix-ui';
@@ -20,7 +21,7 @@ export function PaintChooser({
 }) {
   const { facts } = usePlan();
   const [open, setOpen] = useState(false);
-  const owned = new Set(facts.cans.map((can) => can.productId));
+  const owned = new Set(shelfCans(facts).flatMap(({ productId, leftMl }) => (leftMl > 0 ? [productId] : [])));
   const products = [...facts.products].sort((a, b) => Number(owned.has(b.id)) - Number(owned.has(a.id)) || a.name.localeCompare(b.name));
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -55,13 +56,20 @@ export function PaintChooser({
                         {sheet ? plain(sheet.family) : ''}
                         {owned.has(product.id) ? ', on the shelf' : ''}
                       </span>
+                      {letDowns(product.id, facts)
+                        .slice(0, 1)
+                        .map((text) => (
+                          <span key={text} className="block text-small">
+                            Promised and not kept: {text}
+                          </span>
+                        ))}
                     </span>
                   </button>
                 </li>
               );
             })}
           </ul>
-          <p className="second mt-2 text-small">Another paint? Enter its can on the paint shelf first.</p>
+          <p className="second mt-2 text-small">Another paint that is yours? Enter its can on the paint shelf.</p>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
