@@ -41,7 +41,7 @@ import {
   withWindows,
 } from './dates/index.ts';
 import { evidenceOf, hangingFilms, type HangingPart, historyOf, type PlanContext, settledFacts } from './films/index.ts';
-import { type BudgetState, budgetStates, lacking, purchaseShares, suppliesOfAll } from './money/index.ts';
+import { type BudgetState, budgetStates, lacking, purchaseShares, type Ration, rationsOf, suppliesOfAll } from './money/index.ts';
 import { type PiecePlan, piecePlan } from './piecePlan.ts';
 import { coatKey, warmKey, pieceSteps, type PieceSteps, type Step } from './steps/index.ts';
 
@@ -62,6 +62,8 @@ export type Plan = {
   readonly cautions: readonly Caution[];
   readonly free: readonly FreeInterval[];
   readonly moved: readonly MovedStep[];
+  /** Paints that barely last or do not, the shortest first. */
+  readonly rations: readonly Ration[];
   /** Mixes that something is planned in, and whether each lasts. */
   readonly mixes: readonly MixLasts[];
 };
@@ -186,6 +188,7 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
     ),
     cautions: cautionsFor(new Set(plannedSteps.flatMap((step) => step.hazards))),
     moved: movedSteps(plannedSteps, facts, free),
+    rations: rationsOf(needs, plannedSteps, purchases, facts),
     mixes: mixesLast(plannedSteps, facts),
   };
 }

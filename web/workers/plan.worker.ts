@@ -4,6 +4,8 @@ import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';
 import {
   BetterPlan,
+  type Compared,
+  compareSystems,
   type Change,
   changesFor,
   filmsAhead,
@@ -79,6 +81,10 @@ function standing(facts: Facts | null, now: number): Standing {
 const api = {
   plan(facts: Facts | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
     return planView(plan({ ...standing(facts, now), stayMinutes, turns, proven }));
+  },
+  /** Whole systems on one piece side by side, each as if it were alone. */
+  compare(facts: Facts | null, now: number, pieceId: string): Compared[] {
+    return compareSystems({ ...standing(facts, now), pieceId });
   },
   /** Looks for a better plan until the rounds are used up, it is stopped, or a newer search begins; null where there is none. */
   async better(

@@ -5,7 +5,16 @@ export type { PlannedStep, WetNearby } from './plannedStep.ts';
 export { PIN_LEEWAY, pinsOf, planAnew, withPins } from './pins.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
-export { type ColourUse, mixesLast, type MixLasts, plannedInColour } from './oneMix.ts';
+export {
+  firstWithout,
+  hiddenSpots,
+  type HiddenSpot,
+  inOrder,
+  type ColourUse,
+  mixesLast,
+  type MixLasts,
+  plannedInColour,
+} from './oneMix.ts';
 export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
 export { additivesOf, paintNeeds, waitForPaint } from './supply.ts';

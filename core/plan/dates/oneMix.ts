@@ -60,7 +60,7 @@ export function mixesLast(steps: readonly PlannedStep[], facts: Facts): MixLasts
         leftMl,
         shortMl: Math.max(0, planned.ml - leftMl),
         runsDry: firstWithout(inOrder(steps.filter(own)), leftMl),
-        hiddenSavesMl: steps.filter(own).reduce((sum, step) => sum + hiddenMl(step, facts), 0) * (1 - HIDDEN_WEIGHT),
+        hiddenSavesMl: hiddenSpots(steps.filter(own), facts).reduce((sum, { savesMl }) => sum + savesMl, 0),
       },
     ];
   });
@@ -69,7 +69,22 @@ export function mixesLast(steps: readonly PlannedStep[], facts: Facts): MixLasts
 /** How heavily a face that nobody sees may be sprayed where paint is short. */
 const HIDDEN_WEIGHT = 0.5;
 
-function firstWithout(coats: readonly PlannedStep[], leftMl: number): MixLasts['runsDry'] {
+/** A part of which faces that nobody sees may be sprayed thinly, and what that saves of the paint, mL from its container. */
+export type HiddenSpot = { readonly pieceId: string; readonly partId: string; readonly savesMl: number };
+
+/** Where a paint that is short may be thinned out, what saves most first. */
+export function hiddenSpots(steps: readonly PlannedStep[], facts: Facts): HiddenSpot[] {
+  const spots = new Map<string, HiddenSpot>();
+  for (const step of steps)
+    for (const { partId, ml } of hiddenOn(step, facts)) {
+      const key = `${step.pieceId} ${partId}`;
+      const known = spots.get(key)?.savesMl ?? 0;
+      spots.set(key, { pieceId: step.pieceId, partId, savesMl: known + ml * (1 - HIDDEN_WEIGHT) });
+    }
+  return [...spots.values()].filter(({ savesMl }) => savesMl > 0).sort((a, b) => b.savesMl - a.savesMl);
+}
+
+export function firstWithout(coats: readonly PlannedStep[], leftMl: number): MixLasts['runsDry'] {
   let left = leftMl;
   for (const { id, pieceId, title, placed, coat } of coats) {
     left -= coat?.paintMl ?? 0;
@@ -78,20 +93,21 @@ function firstWithout(coats: readonly PlannedStep[], leftMl: number): MixLasts['
   return null;
 }
 
-function inOrder(steps: readonly PlannedStep[]): PlannedStep[] {
+export function inOrder(steps: readonly PlannedStep[]): PlannedStep[] {
   return [...steps].sort((a, b) => (a.placed?.start ?? Number.POSITIVE_INFINITY) - (b.placed?.start ?? Number.POSITIVE_INFINITY));
 }
 
-function hiddenMl({ pieceId, on, coat }: PlannedStep, { pieces }: Facts): number {
+/** What of a coat goes on faces that nobody sees, part by part, mL from the container. */
+function hiddenOn({ pieceId, on, coat }: PlannedStep, { pieces }: Facts): { readonly partId: string; readonly ml: number }[] {
   const piece = pieces.find((own) => own.id === pieceId);
-  return on.reduce((sum, { partId, zoneIds, ml }) => {
+  return on.flatMap(({ partId, zoneIds, ml }) => {
     const part = piece?.parts.find((own) => own.id === partId);
-    if (!part || !coat || coat.ml <= 0) return sum;
+    if (!part || !coat || coat.ml <= 0) return [];
     const faces = part.faces.filter((face) => zoneIds.includes(face.zoneId));
     const all = areaMm2(faces);
     const paintMl = ((ml ?? coat.ml) / coat.ml) * coat.paintMl;
-    return all > 0 ? sum + (paintMl * areaMm2(faces.filter((face) => !face.seen))) / all : sum;
-  }, 0);
+    return all > 0 ? [{ partId, ml: (paintMl * areaMm2(faces.filter((face) => !face.seen))) / all }] : [];
+  });
 }
 
 function plannedFor(

@@ -6,6 +6,7 @@ export { type Bought, ownBudget, type PieceMoney, pieceMoney } from './money.ts'
 export { ADDITIVE, usedUp } from './usedUp.ts';
 export { suppliesToBuy } from './suppliesToBuy.ts';
 export { shoppingList, type ShoppingLine, type ShoppingShop, toOrder } from './shoppingList.ts';
+export { type Ration, rationsOf } from './rations.ts';
 export { type PriceMoves, priceMoves } from './priceMoves.ts';
 export { lineShares, type PurchaseShare, purchaseShares, splitExactly } from './split.ts';
 export { type Estimate, estimateOf } from './estimate.ts';

@@ -4,6 +4,7 @@ import type { Facts, Piece } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import type { PlannedStep, Session } from '../dates/index.ts';
 import { toOrder } from './shoppingList.ts';
+import { splitExactly } from './split.ts';
 import { type PricedSupply, pieceSupplies } from './supplies.ts';
 import { suppliesToBuy } from './suppliesToBuy.ts';
 
@@ -19,7 +20,27 @@ export function suppliesOfAll(
   facts: Facts,
 ): Supplies {
   const stock = shelfStock(facts);
-  return new Map(pieces.map((piece) => [piece.id, pieceSupplies(piece, steps, stock, sessions)]));
+  return shared(pieces.map((piece) => [piece.id, pieceSupplies(piece, steps, stock, sessions)]));
+}
+
+/** What all pieces together buy of a supply is borne by each for what it uses of it, to the cent: a pack is not bought once a piece. */
+function shared(supplies: readonly (readonly [string, readonly PricedSupply[]])[]): Supplies {
+  const costs = new Map(suppliesToBuy(supplies.map(([, lines]) => lines)).map((line) => [supplyKey(line), line.cost]));
+  const takers = (key: string) =>
+    supplies.flatMap(([pieceId, lines]) => lines.flatMap((line) => (supplyKey(line) === key ? [{ pieceId, exact: line.exact }] : [])));
+  const shares = new Map(
+    [...costs].map(([key, cost]) => {
+      const own = takers(key);
+      const paid = splitExactly(
+        cost,
+        own.map(({ exact }) => exact),
+      );
+      return [key, new Map(own.map(({ pieceId }, at) => [pieceId, paid[at]]))] as const;
+    }),
+  );
+  return new Map(
+    supplies.map(([pieceId, lines]) => [pieceId, lines.map((line) => ({ ...line, cost: shares.get(supplyKey(line))?.get(pieceId) ?? 0 }))]),
+  );
 }
 
 export function lacking(needs: readonly PaintNeed[], supplies: Supplies, steps: readonly PlannedStep[], facts: Facts): Want[] {
@@ -34,7 +55,7 @@ function suppliesWanted(supplies: Supplies, steps: readonly PlannedStep[]): Besi
   return suppliesToBuy([...supplies.values()]).map(({ kind, spec, unit, toBuy }) => {
     const key = supplyKey({ kind, spec });
     const takers = [...supplies].flatMap(([pieceId, lines]) =>
-      lines.flatMap((line) => (supplyKey(line) === key ? [{ pieceId, amount: line.amount }] : [])),
+      lines.flatMap((line) => (supplyKey(line) === key ? [{ pieceId, amount: line.exact }] : [])),
     );
     return { kind, spec, unit, toBuy, neededBy: first.get(key) ?? null, byPiece: takers };
   });

@@ -75,7 +75,7 @@ export function pieceMoney(
   const worth = ahead.map((coat) => coat.paintMl * pricePerMl(coat, facts));
   const rework = reworkCost(worth);
   const paintAhead = worth.reduce((sum, cost) => sum + cost, 0);
-  const suppliesAhead = supplies.reduce((sum, line) => sum + line.amount * line.unitPrice, 0);
+  const suppliesAhead = supplies.reduce((sum, line) => sum + line.exact * line.unitPrice, 0);
   const budget = ownBudget(piece.id, facts)?.amount ?? null;
   const over = budget === null ? 0 : Math.max(0, total - budget);
   return {

@@ -5,6 +5,8 @@ import type { Step } from '../steps/index.ts';
 
 /** What a piece still uses up beside paint, line by line: what is on the shelf of it is used, the rest is bought. */
 export type PricedSupply = SupplyLine & {
+  /** Before it was rounded up to what is at hand: what several pieces share a pack by. */
+  readonly exact: number;
   /** Reckoned, before the person corrected it. */
   readonly reckoned: number;
   readonly corrected: boolean;
@@ -13,7 +15,7 @@ export type PricedSupply = SupplyLine & {
   readonly toBuy: number;
   /** Minor units of money for one unit. */
   readonly unitPrice: number;
-  /** Minor units of money for what is to be bought. */
+  /** Minor units of money for what is to be bought: its share, where other pieces use of it too. */
   readonly cost: number;
   readonly source: 'own' | 'default';
 };
@@ -34,8 +36,7 @@ export function pieceSupplies(
     ),
   );
   return addedUp([...own.flatMap((step) => step.supplies), ...worn])
-    .map(roundedUp)
-    .filter((line) => line.amount > 0)
+    .filter((line) => roundedUp(line).amount > 0)
     .map((line) => priced(line, piece.supplies?.[supplyKey(line)], stock));
 }
 
@@ -60,7 +61,8 @@ function ofSession(piece: Piece, steps: readonly Step[]): SupplyLine[] {
   ];
 }
 
-function priced(line: SupplyLine, corrected: number | undefined, stock: readonly Stock[]): PricedSupply {
+function priced(exact: SupplyLine, corrected: number | undefined, stock: readonly Stock[]): PricedSupply {
+  const line = roundedUp(exact);
   const amount = corrected ?? line.amount;
   const row = stock.find((candidate) => candidate.kind === line.kind && candidate.spec === line.spec);
   const owned = row === undefined ? 0 : (row.left ?? null);
@@ -69,6 +71,7 @@ function priced(line: SupplyLine, corrected: number | undefined, stock: readonly
   return {
     ...line,
     amount,
+    exact: corrected ?? exact.amount,
     reckoned: line.amount,
     corrected: corrected !== undefined,
     owned,

@@ -7,6 +7,7 @@ const paper = (amount: number, owned: number | null, more: Partial<PricedSupply>
   spec: 'P400',
   unit: 'sheet',
   amount,
+  exact: amount,
   reckoned: amount,
   corrected: false,
   owned,
@@ -21,6 +22,10 @@ describe('what all pieces lack beside paint', () => {
   it('takes what is owned off once, not once a piece', () => {
     const [line] = suppliesToBuy([[paper(4, 5)], [paper(3, 5)]]);
     expect([line.amount, line.toBuy, line.cost]).toEqual([7, 2, 70]);
+  });
+  it('is rounded up once over all of them, not once a piece', () => {
+    const [line] = suppliesToBuy([[paper(1, 0, { exact: 0.4 })], [paper(1, 0, { exact: 0.5 })], [paper(1, 0, { exact: 0.3 })]]);
+    expect([line.toBuy, line.cost]).toEqual([2, 70]);
   });
   it('leaves out what is covered, or was never counted and taken to be enough', () => {
     expect(suppliesToBuy([[paper(2, 5)], [paper(3, 5)]])).toEqual([]);

@@ -1,18 +1,19 @@
-import { supplyKey } from '#core/amounts/index';
+import { roundedUp, supplyKey } from '#core/amounts/index';
 import type { PricedSupply } from './supplies.ts';
 
-/** What all pieces together still lack beside paint: each kind once, what stands on the shelf taken off once. */
+/** What all pieces together still lack beside paint: each kind once, rounded up once, what stands on the shelf taken off once. */
 export function suppliesToBuy(pieces: readonly (readonly PricedSupply[])[]): PricedSupply[] {
   const together = new Map<string, PricedSupply>();
   for (const line of pieces.flat()) {
     const key = supplyKey(line);
     const known = together.get(key);
-    together.set(key, known ? { ...known, amount: known.amount + line.amount, reckoned: known.reckoned + line.reckoned } : line);
+    together.set(key, known ? { ...known, exact: known.exact + line.exact, reckoned: known.reckoned + line.reckoned } : line);
   }
   return [...together.values()]
     .map((line) => {
-      const toBuy = line.owned === null ? 0 : Math.max(0, line.amount - line.owned);
-      return { ...line, toBuy, cost: Math.round(toBuy * line.unitPrice) };
+      const { amount } = roundedUp({ ...line, amount: line.exact });
+      const toBuy = line.owned === null ? 0 : Math.max(0, amount - line.owned);
+      return { ...line, amount, toBuy, cost: Math.round(toBuy * line.unitPrice) };
     })
     .filter((line) => line.toBuy > 0);
 }

@@ -7,4 +7,5 @@ export { type Resumed, resumedOn, wrapsFrom } from './resuming.ts';
 export { type Warmth, warmthOf, type WarmOffer } from './warmth.ts';
 export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
 export { whatIf, type WhatIf, type WhatIfAnswer } from './whatIf.ts';
+export { type Compared, compareSystems, systemsToCompare } from './comparing.ts';
 export { daysLater, type PricedSaving, type Savings, savingsOf } from './priceSaving.ts';

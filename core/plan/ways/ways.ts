@@ -12,6 +12,8 @@ export type PricedWay = {
   readonly likely: Minute | null;
   readonly safe: Minute | null;
   readonly money: number;
+  /** What it takes by use. */
+  readonly byUse: number;
   readonly minutes: number;
   readonly sessions: number;
   readonly stopped: string | null;
@@ -30,6 +32,7 @@ export function pricedOf(label: string, result: Plan, pieceId: string): PricedWa
     likely: own?.likely ?? null,
     safe: own?.safe ?? null,
     money: own?.money.total ?? 0,
+    byUse: own?.money.byUse ?? 0,
     minutes: own?.attendedMinutes ?? 0,
     sessions: own?.sessions ?? 0,
     stopped: own?.stopped ?? null,

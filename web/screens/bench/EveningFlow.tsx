@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
+import { reachText } from '../../views/rationText.ts';
 import { Why } from '../../views/Why.tsx';
 import { batchTitle, coatTimes, layOutText, packUpText, partsOf, whoText } from './stay.ts';
 
@@ -40,10 +41,11 @@ export function EveningFlow({ evening, stay, steps }: { evening: Evening; stay: 
 }
 
 function BatchRow({ row }: { row: EveningRow }) {
-  const { pieceById } = usePlan();
+  const { plan, pieceById } = usePlan();
   const words = useWords();
   const { steps } = row;
   const [first] = steps;
+  const ration = first.coat && plan.rations.find(({ mix }) => mix === first.coat?.mix);
   const mates = partsOf(steps, pieceById);
   const shuts = steps.flatMap(({ window, placed }) =>
     window?.to != null && window.to - (placed?.start ?? 0) < 24 * 60 ? [window.to] : [],
@@ -69,6 +71,7 @@ function BatchRow({ row }: { row: EveningRow }) {
           ))}
           {coatTimes(steps, words.clock)}
           {wait > 2 && ` · ${Math.round(wait)} min of it is flash-off`}
+          {ration && ` · ${reachText(ration, words)}${ration.spots.length > 0 ? ': thinly where nobody sees it' : ''}`}
           {row.mixGoodUntil !== null && ` · use the mix up by ${words.clock(row.mixGoodUntil)}`}
           {first.afterwards && <strong className="font-[650]"> · {first.afterwards}</strong>}
           {shuts.length > 0 && (

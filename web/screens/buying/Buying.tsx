@@ -8,6 +8,7 @@ import { BesidePaint } from './BesidePaint.tsx';
 import { Budgets } from './Budgets.tsx';
 import { FromTheShelf } from './FromTheShelf.tsx';
 import { HowSure } from './HowSure.tsx';
+import { Rations } from './Rations.tsx';
 import { ShopSection } from './ShopSection.tsx';
 import { ToOrder } from './ToOrder.tsx';
 import { WaysToSave } from './WaysToSave.tsx';
@@ -48,6 +49,7 @@ export function Buying() {
       <aside className="noprint space-y-5">
         <Budgets />
         {purchases.total > 0 && <WaysToSave />}
+        <Rations />
         <FromTheShelf />
       </aside>
     </div>

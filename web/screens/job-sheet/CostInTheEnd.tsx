@@ -1,5 +1,5 @@
 import type { Piece } from '#core/facts/index';
-import { nextLikeIt, type PieceView } from '#core/plan/index';
+import { nextLikeIt, type PieceView, type PricedWay } from '#core/plan/index';
 import { durationText } from '#core/units/index';
 import { useEffect, useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
@@ -10,12 +10,12 @@ import { planner } from '../../workers/planner.ts';
 export function CostInTheEnd({ piece, view }: { piece: Piece; view: PieceView }) {
   const { facts } = usePlan();
   const words = useWords();
-  const [next, setNext] = useState<PieceView | null>(null);
+  const [next, setNext] = useState<PricedWay | null>(null);
   useEffect(() => {
     if (!piece.finished) return;
     let current = true;
-    void planner.plan(nextLikeIt(piece, facts), nowMinute()).then((plan) => {
-      if (current) setNext(plan.pieces[0] ?? null);
+    void planner.ways([{ label: piece.name, facts: nextLikeIt(piece, facts) }], piece.id, nowMinute()).then(([priced]) => {
+      if (current) setNext(priced ?? null);
     });
     return () => {
       current = false;
@@ -39,8 +39,8 @@ export function CostInTheEnd({ piece, view }: { piece: Piece; view: PieceView })
         )}
         {next && (
           <>
-            <dt>The next one like it, {durationText(Math.round(next.attendedMinutes))} at the bench</dt>
-            <dd className="figure text-right">{words.money(next.money.byUse, next.money.about)}</dd>
+            <dt>The next one like it, {durationText(Math.round(next.minutes))} at the bench</dt>
+            <dd className="figure text-right">{words.money(next.byUse, true)}</dd>
           </>
         )}
       </dl>

@@ -10,6 +10,7 @@ import { Why } from '../../../views/Why.tsx';
 import { AddLayer } from './AddLayer.tsx';
 import { BetweenLayers } from './BetweenLayers.tsx';
 import { Board } from './Board.tsx';
+import { CompareSystems } from './CompareSystems.tsx';
 import { CoatStack, type JointMark } from './CoatStack.tsx';
 import { JointCard } from './JointCard.tsx';
 import { LevelEdges } from './LevelEdges.tsx';
@@ -122,6 +123,7 @@ export function Coats({ piece, view }: SectionProps) {
         <LevelEdges part={part} stack={stack} />
         <Mixing part={part} stack={stack} />
         <Systems piece={piece} part={part} laid={laidIds.size > 0} onTake={saveLayers} />
+        <CompareSystems piece={piece} />
         <section className="sheet !p-4" aria-label="Amounts">
           <h2>Paint for it</h2>
           <ul className="mt-2 space-y-1">

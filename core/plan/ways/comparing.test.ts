@@ -1,0 +1,72 @@
+import { conditionsOf } from '#core/drying/index';
+import type { Facts, Family } from '#core/facts/index';
+import { layer, lacquer, NOW, part, piece, primed, primer, shelf, wanted } from '#core/invented/index';
+import { describe, expect, it } from 'vitest';
+import { plan } from '../plan.ts';
+import { type Compared, compareSystems } from './comparing.ts';
+
+/** Whole systems on one piece side by side. */
+
+const own = piece(part({ layers: [primer(), lacquer(), layer('clear', 'acrylic-lacquer', 'clear', 2)] }));
+const facts = (more: Partial<Facts> = {}): Facts => ({ ...shelf, pieces: [own], ...more });
+const compared = (of: Facts) => compareSystems({ facts: of, pieceId: 'bell', now: NOW, conditions: conditionsOf(of, NOW) });
+const familiesOf = ({ piece: made }: Compared) => made?.parts[0].layers.map((own) => own.wanted?.family ?? 'owned');
+const find = (list: readonly Compared[], id: string) => list.find((each) => each.id === id);
+
+describe('systems compared', () => {
+  const all = compared(facts());
+  it('begin with the piece as it is planned, and hold the same colours and coats in other families', () => {
+    expect(all[0]).toMatchObject({ id: 'as-is', piece: null });
+    expect(familiesOf(find(all, 'enamel') as Compared)?.slice(1)).toEqual(['acrylic-enamel', 'acrylic-enamel']);
+    const water = find(all, 'water')?.piece?.parts[0].layers ?? [];
+    expect(water.map(({ wanted }) => wanted?.family)).toEqual(['water-acrylic', 'water-acrylic', 'waterborne-sealer']);
+    expect(water.map(({ coats }) => coats)).toEqual(own.parts[0].layers.map(({ coats }) => coats));
+    expect(water.every(({ hand }) => hand === 'airbrush')).toBe(true);
+  });
+  it('say what each would be said to be once it is taken: the same plan', () => {
+    for (const each of all.slice(1)) {
+      const made = plan({ facts: facts({ pieces: [each.piece as typeof own] }), now: NOW, conditions: conditionsOf(facts(), NOW) });
+      const [{ money, sessions, attendedMinutes }] = made.pieces;
+      expect([each.money, each.sessions, each.minutes]).toEqual([money.total, sessions, Math.round(attendedMinutes)]);
+    }
+  });
+  it('are each as if the piece were alone', () => {
+    const busy = compared(facts({ pieces: [own, { ...own, id: 'other' }, { ...own, id: 'third' }] }));
+    expect(busy.map(({ id, likelyDays }) => [id, likelyDays])).toEqual(all.map(({ id, likelyDays }) => [id, likelyDays]));
+  });
+  it('warn of isocyanates where they are, and nowhere else', () => {
+    expect(all.filter(({ hazards }) => hazards.includes('isocyanate')).map(({ id }) => id)).toEqual(['twopack']);
+    expect(find(all, 'twopack')?.wears).toBe('hardest');
+  });
+  it('count every joint by its verdict, and are as bad as the worst of them', () => {
+    for (const { joints, verdict } of all) expect(verdict).toBe(joints.stop > 0 ? 'stop' : joints.care > 0 ? 'care' : 'sits');
+  });
+});
+
+describe('what is laid', () => {
+  const all = compared(facts({ events: primed }));
+  it('stays in every system', () => {
+    for (const { piece: made } of all) if (made) expect(made.parts[0].layers[0]).toEqual(own.parts[0].layers[0]);
+    expect(familiesOf(find(all, 'enamel') as Compared)?.[1]).toBe('acrylic-enamel');
+  });
+});
+
+describe('what is what it is for what it does', () => {
+  it.each<Family>(['texture', 'high-temperature', 'candy', 'dye'])('such as %s is kept in every family', (family) => {
+    const kept = piece(part({ layers: [primer(), wanted('own', family, 'colour')] }));
+    for (const { id, piece: made } of compared(facts({ pieces: [kept] }))) {
+      if (made && id !== 'shelf') expect(made.parts[0].layers[1]).toEqual(kept.parts[0].layers[1]);
+    }
+  });
+});
+
+describe('a stack of one’s own', () => {
+  it('is laid out on parts without a coat, and left where one is on', () => {
+    const systems = [{ id: 's', name: 'Barge black', layers: [primer(), layer('top', 'alkyd-enamel', 'colour', 3)] }];
+    const laidOut = find(compared(facts({ systems })), 'own s')?.piece?.parts[0].layers;
+    expect(laidOut?.map(({ productId }) => productId)).toEqual(systems[0].layers.map(({ productId }) => productId));
+    expect(find(compared(facts({ systems, events: primed })), 'own s')).toBeUndefined();
+  });
+  it('is nothing to compare on a piece that is not there', () =>
+    expect(compareSystems({ facts: facts(), pieceId: 'gone', now: NOW, conditions: conditionsOf(facts(), NOW) })).toEqual([]));
+});
