@@ -2,6 +2,7 @@ import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
 import { areaGrowth } from '#core/units/index';
 
+export { type BoardItem, type OnBoard, type SprayBoard, sprayBoard } from './sprayBoard.ts';
 export { type BoothLoads, boothLoads, changingMinutes, LYING_APART_MM } from './booth.ts';
 export { addedUp, roundedUp, supplyKey, supplyName, supplyText, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
@@ -34,6 +35,11 @@ const BRUSH_EFFICIENCY = 0.9;
 const BRUSH_AT_100CM2 = 2;
 export const NOZZLE_ML = 2;
 export const CAN_RESIDUE = 0.05;
+
+/** Fan, flow, speed and overrun of a spraying tool (BRIEF §7). */
+export function sprayTool(hand: Exclude<Hand, 'brush'>): Tool {
+  return TOOLS[hand];
+}
 
 /** mL a coat by film: area × film ÷ solids ÷ effective transfer; a face narrower than the fan wastes more. */
 export function filmMl(faces: readonly FlatFace[], film: { filmUm: number; solids: number }, hand: Hand): number {

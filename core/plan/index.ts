@@ -1,4 +1,6 @@
 export {
+  type BatchBoard,
+  boardOf,
   type ChangeRow,
   type ColourUse,
   type Evening,
@@ -61,7 +63,16 @@ export {
   type Step,
   touchUpIdOf,
 } from './steps/index.ts';
-export { type JointOfPart, layersMended, type LayerView, type StackView, stripChoice, type StripChoice } from './verdicts/index.ts';
+export {
+  type ByTool,
+  byTools,
+  type JointOfPart,
+  layersMended,
+  type LayerView,
+  type StackView,
+  stripChoice,
+  type StripChoice,
+} from './verdicts/index.ts';
 export { type PieceView, planView, type PlanView } from './view.ts';
 export {
   type Change,

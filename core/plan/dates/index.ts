@@ -17,6 +17,7 @@ export {
 } from './oneMix.ts';
 export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
+export { type BatchBoard, boardOf } from './boardOf.ts';
 export { additivesOf, paintNeeds, waitForPaint } from './supply.ts';
 export { byUrgency, neededMoment } from './urgency.ts';
 export { type Placing, placingOf } from './scheduling.ts';

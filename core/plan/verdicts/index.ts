@@ -1,3 +1,4 @@
+export { type ByTool, byTools } from './byTools.ts';
 export type { JointOfPart } from './jointOfPart.ts';
 export { aged, inService, thisMinute } from './judging.ts';
 export { layersMended } from './mendedLayers.ts';

@@ -8,6 +8,7 @@ import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 import { reachText } from '../../views/rationText.ts';
 import { Why } from '../../views/Why.tsx';
+import { SideBySide } from './SideBySide.tsx';
 import { batchTitle, coatTimes, layOutText, packUpText, partsOf, whoText } from './stay.ts';
 
 type Stay = { readonly session: Pick<Session, 'from' | 'to'>; readonly on: boolean };
@@ -73,6 +74,7 @@ function BatchRow({ row }: { row: EveningRow }) {
           {wait > 2 && ` · ${Math.round(wait)} min of it is flash-off`}
           {ration && ` · ${reachText(ration, words)}${ration.spots.length > 0 ? ': thinly where nobody sees it' : ''}`}
           {row.mixGoodUntil !== null && ` · use the mix up by ${words.clock(row.mixGoodUntil)}`}
+          {first.coat && <SideBySide steps={steps} />}
           {first.afterwards && <strong className="font-[650]"> · {first.afterwards}</strong>}
           {shuts.length > 0 && (
             <>

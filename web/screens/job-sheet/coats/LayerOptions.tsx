@@ -7,6 +7,7 @@ import { HAND_NAMES } from '../../../views/handNames.ts';
 import { Chips } from '../../../views/Chips.tsx';
 import { SmallSelect } from '../../../views/SmallField.tsx';
 import { WARM_LABELS } from '../../../views/warmWords.ts';
+import { ByTools } from './ByTools.tsx';
 import { WarmLayer } from './WarmLayer.tsx';
 
 /** Grits a film is flatted with before the next coat: the finer, the thinner or brighter what follows. */
@@ -58,6 +59,7 @@ export function LayerOptions({
             value={view?.hand}
             onChange={(hand) => onChange({ hand }, `${name} goes on by ${HAND_NAMES[hand]}.`)}
           />
+          <ByTools part={part} layer={layer} />
           <fieldset>
             <legend className="mb-2 font-[650] text-ink">Each coat</legend>
             {Array.from({ length: layer.coats }, (_, number) => (
