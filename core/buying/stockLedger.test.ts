@@ -2,7 +2,7 @@ import { EMPTY_FACTS, type Facts, type LogEvent, type Stock } from '#core/facts/
 import { toIso } from '#core/units/index';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lostPaint, shelfCans, shelfStock, starterShelf } from './index.ts';
+import { boughtOutside, lostPaint, shelfCans, shelfStock, starterShelf, supplyUses } from './index.ts';
 
 /** Every can and every row of stock balances after any events and their undoing: nothing appears, nothing is lost without a word. */
 
@@ -57,6 +57,42 @@ describe('a row of stock', () => {
   it('counted in another unit is left alone', () => {
     const metres: LogEvent = { ...done('d', NOW - 10, 2), supplies: [{ kind: 'paper', spec: 'P400', unit: 'm', amount: 2 }] } as LogEvent;
     expect(leftOf([row(5)], [metres])).toBe(5);
+  });
+});
+
+describe('what was used and never noted as bought', () => {
+  const outside = (stock: Stock[], events: LogEvent[]) =>
+    boughtOutside(facts({ stock, events })).map(({ pieceId, paid }) => [pieceId, paid]);
+  it('was bought outside, at the price that is known; what stood here was not', () => {
+    expect(outside([], [done('d', NOW - 10, 2)])).toEqual([['p', 70]]);
+    expect(outside([row(1.5)], [done('d', NOW - 10, 2)])).toEqual([['p', 18]]);
+    expect(outside([row(5)], [done('d', NOW - 10, 2)])).toEqual([]);
+    expect(outside([row(undefined)], [done('d', NOW - 10, 2)])).toEqual([]);
+  });
+  it('was not, where it had been bought before it was used', () => {
+    expect(outside([], [stocked('s', NOW - 20, 4), done('d', NOW - 10, 2)])).toEqual([]);
+    expect(outside([], [done('d', NOW - 20, 2), stocked('s', NOW - 10, 4)])).toEqual([['p', 70]]);
+  });
+});
+
+describe('gloves and tack cloths', () => {
+  const worn = (id: string, pieceId: string, at: number, stage: string, more = {}): LogEvent =>
+    ({ ...done(id, at, 1), pieceId, stepKeys: [`${pieceId}.a.${stage}.x`], supplies: [], ...more }) as LogEvent;
+  const lines = (events: LogEvent[]) => supplyUses(facts({ events })).map(({ pieceId, line }) => [pieceId, line.spec, line.amount]);
+  it('are worn once a day, two pairs with stripper, and shared by the pieces of that day', () => {
+    expect(lines([worn('a', 'p', NOW, 'clean'), worn('b', 'p', NOW + 30, 'clean')])).toEqual([['p', 'nitrile', 1]]);
+    expect(lines([worn('a', 'p', NOW, 'strip-on')])).toEqual([]);
+    expect(lines([worn('a', 'p', NOW, 'strip-on', { method: 'gel' })])).toEqual([['p', 'for strippers', 2]]);
+    expect(lines([worn('a', 'p', NOW, 'clean'), worn('b', 'q', NOW + 30, 'clean')])).toEqual([
+      ['p', 'nitrile', 0.5],
+      ['q', 'nitrile', 0.5],
+    ]);
+    expect(lines([worn('a', 'p', NOW, 'clean'), worn('b', 'p', NOW + 2880, 'clean')])).toHaveLength(2);
+  });
+  it('are not made up for what was logged before supplies were noted, for what was remembered, or for work with bare hands', () => {
+    expect(lines([worn('a', 'p', NOW, 'clean', { supplies: undefined })])).toEqual([]);
+    expect(lines([worn('a', 'p', NOW, 'clean', { recalled: true })])).toEqual([]);
+    expect(lines([worn('a', 'p', NOW, 'teardown')])).toEqual([]);
   });
 });
 

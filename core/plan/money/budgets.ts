@@ -1,5 +1,5 @@
 import { supplyKey } from '#core/amounts/index';
-import { parcelKey, type Purchases } from '#core/buying/index';
+import { boughtOutside, parcelKey, type Purchases } from '#core/buying/index';
 import { type Budget, type Facts, type LogEvent, type Parcel, standingEvents } from '#core/facts/index';
 import { isCommitted } from '#core/survey/index';
 import { localMoment, type Minute, toMinute } from '#core/units/index';
@@ -58,7 +58,10 @@ function ofPieces(pieceIds: readonly string[], { pieces }: Spending): Sums {
 function ofMonth(month: string, facts: Facts, spending: Spending): Sums {
   const timeZone = facts.workshop[0]?.timeZone ?? 'UTC';
   const isIn = (at: Minute) => localMoment(at, timeZone).date.startsWith(month);
-  const committed = [...paidBy(facts.events), ...paidForPieces(facts)].reduce((sum, { at, paid }) => sum + (isIn(at) ? paid : 0), 0);
+  const committed = [...paidBy(facts.events), ...boughtOutside(facts), ...paidForPieces(facts)].reduce(
+    (sum, { at, paid }) => sum + (isIn(at) ? paid : 0),
+    0,
+  );
   const ahead = paidAhead(facts, spending);
   const planned = ahead.reduce((sum, { at, paid }) => sum + (isIn(Math.max(at, spending.now)) ? paid : 0), 0);
   const rework = spending.pieces.reduce(

@@ -1,7 +1,7 @@
 import { supplyKey } from '#core/amounts/index';
-import { type BesideWanted, shelfStock, type Want, wantsOf, type PaintNeed } from '#core/buying/index';
+import { type BesideWanted, shelfStock, supplyUses, type Want, wantsOf, type PaintNeed } from '#core/buying/index';
 import type { Facts, Piece } from '#core/facts/index';
-import type { Minute } from '#core/units/index';
+import { localMoment, type Minute, toMinute } from '#core/units/index';
 import type { PlannedStep, Session } from '../dates/index.ts';
 import { toOrder } from './shoppingList.ts';
 import { splitExactly } from './split.ts';
@@ -16,11 +16,17 @@ export type Supplies = ReadonlyMap<string, readonly PricedSupply[]>;
 export function suppliesOfAll(
   pieces: readonly Piece[],
   steps: readonly PlannedStep[],
-  sessions: readonly Pick<Session, 'stepIds'>[],
+  sessions: readonly Pick<Session, 'stepIds' | 'from'>[],
   facts: Facts,
 ): Supplies {
   const stock = shelfStock(facts);
-  return shared(pieces.map((piece) => [piece.id, pieceSupplies(piece, steps, stock, sessions)]));
+  const timeZone = facts.workshop[0]?.timeZone ?? 'UTC';
+  const dayOf = (at: Minute) => localMoment(at, timeZone).date;
+  const gloved = new Set(
+    supplyUses(facts).flatMap(({ pieceId, at, line }) => (line.kind === 'gloves' ? [`${pieceId} ${dayOf(toMinute(at))}`] : [])),
+  );
+  const worn = (pieceId: string, at: Minute) => gloved.has(`${pieceId} ${dayOf(at)}`);
+  return shared(pieces.map((piece) => [piece.id, pieceSupplies(piece, steps, stock, sessions, worn)]));
 }
 
 /** What all pieces together buy of a supply is borne by each for what it uses of it, to the cent: a pack is not bought once a piece. */

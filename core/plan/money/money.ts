@@ -1,6 +1,6 @@
 import { paintIn, supplyKey, unitPrice } from '#core/amounts/index';
-import type { Budget, DoneEvent, EventOf, Facts, LaidCoat, Piece } from '#core/facts/index';
-import { lostPaint, parcelKey, shelfCans, shelfStock, typicalPack } from '#core/buying/index';
+import type { Budget, EventOf, Facts, LaidCoat, Piece } from '#core/facts/index';
+import { boughtOutside, lostPaint, parcelKey, shelfCans, shelfStock, supplyUses, typicalPack } from '#core/buying/index';
 import type { PlanContext } from '../films/index.ts';
 import type { PricedSupply } from './supplies.ts';
 import type { Supplies } from './lacking.ts';
@@ -59,15 +59,20 @@ export function pieceMoney(
     0,
   );
   const parts = piece.parcels.reduce((sum, parcel) => sum + parcel.price, 0);
-  const committed = bought + piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
+  const outside = boughtOutside(facts).reduce((sum, own) => (own.pieceId === piece.id ? sum + own.paid : sum), 0);
+  const committed = bought + outside + piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
   const share = shares.get(piece.id);
   const parcels = piece.parcels
     .filter((parcel) => !isCommitted(parcel) && !listed.has(parcelKey(piece.id, parcel.id)))
     .reduce((sum, parcel) => sum + parcel.price, 0);
   const planned = parcels + (share?.minor ?? 0);
   const used =
-    events.reduce((sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id ? usedIn(event, facts) : 0), 0) +
-    lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0);
+    events.reduce(
+      (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
+      0,
+    ) +
+    lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0) +
+    suppliesUsed(piece.id, facts);
   const supplies = ofAll.get(piece.id) ?? [];
   const consumables = supplies.reduce((sum, line) => (listed.has(supplyKey(line)) ? sum : sum + line.cost), 0);
   const total = Math.round(committed + planned + consumables);
@@ -109,10 +114,13 @@ export function ownBudget(pieceId: string, { budgets }: Pick<Facts, 'budgets'>):
   return budgets.find(({ pieceIds }) => pieceIds?.length === 1 && pieceIds[0] === pieceId);
 }
 
-/** Paint and supplies a step has used up, minor units. */
-function usedIn({ coat, supplies = [] }: DoneEvent, facts: Facts): number {
+/** Supplies a piece has used up, minor units. */
+function suppliesUsed(pieceId: string, facts: Facts): number {
   const stock = shelfStock(facts);
-  return (coat?.ml ? usedOf(coat, facts) : 0) + supplies.reduce((sum, line) => sum + line.amount * unitPrice(line, stock).price, 0);
+  return supplyUses(facts).reduce(
+    (sum, use) => (use.pieceId === pieceId ? sum + use.line.amount * unitPrice(use.line, stock).price : sum),
+    0,
+  );
 }
 
 /** What a coat as it was laid has used, minor units: its paint, without what was mixed in. */

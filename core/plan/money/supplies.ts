@@ -1,5 +1,7 @@
 import { addedUp, roundedUp, supplyKey, unitPrice } from '#core/amounts/index';
+import { sessionSupplies } from '#core/buying/index';
 import type { Piece, Stock, SupplyLine } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
 import type { Session } from '../dates/index.ts';
 import type { Step } from '../steps/index.ts';
 
@@ -20,28 +22,30 @@ export type PricedSupply = SupplyLine & {
   readonly source: 'own' | 'default';
 };
 
-/** @param sessions the stays at the bench: gloves and tack cloths go by them */
+/**
+ * @param sessions the stays at the bench: gloves and tack cloths go by them
+ * @param worn whether the piece has had its gloves of the day of a stay already
+ */
 export function pieceSupplies(
   piece: Piece,
   steps: readonly Step[],
   stock: readonly Stock[],
-  sessions: readonly Pick<Session, 'stepIds'>[],
+  sessions: readonly Pick<Session, 'stepIds' | 'from'>[],
+  worn: (pieceId: string, at: Minute) => boolean,
 ): PricedSupply[] {
   const own = steps.filter((step) => step.pieceId === piece.id && step.stopped === undefined);
   const byId = new Map(steps.map((step) => [step.id, step]));
-  const worn = sessions.flatMap(({ stepIds }) =>
+  const ahead = sessions.filter(({ from }) => !worn(piece.id, from));
+  const gloves = ahead.flatMap(({ stepIds }) =>
     ofSession(
       piece,
       stepIds.flatMap((id) => byId.get(id) ?? []),
     ),
   );
-  return addedUp([...own.flatMap((step) => step.supplies), ...worn])
+  return addedUp([...own.flatMap((step) => step.supplies), ...gloves])
     .filter((line) => roundedUp(line).amount > 0)
     .map((line) => priced(line, piece.supplies?.[supplyKey(line)], stock));
 }
-
-/** A tack cloth serves so many sessions. */
-const SESSIONS_A_TACK_CLOTH = 5;
 
 /** Gloves a pair a session, two with stripper; the share of this piece where others are worked on too (BRIEF §12). */
 function ofSession(piece: Piece, steps: readonly Step[]): SupplyLine[] {
@@ -49,16 +53,12 @@ function ofSession(piece: Piece, steps: readonly Step[]): SupplyLine[] {
   const gloved = mine.filter(
     (step) => step.coat !== undefined || step.method !== undefined || step.stage === 'clean' || step.stage === 'metal-prep',
   );
-  if (gloved.length === 0) return [];
-  const share = 1 / new Set(steps.map((step) => step.pieceId)).size;
-  const stripper = mine.some((step) => step.stage === 'strip-on' || step.stage === 'strip-off');
-  const sprayed = mine.some((step) => step.coat !== undefined);
-  return [
-    { kind: 'gloves', spec: stripper ? 'for strippers' : 'nitrile', unit: 'pair', amount: (stripper ? 2 : 1) * share },
-    ...(sprayed
-      ? [{ kind: 'tack-cloth' as const, spec: 'tack cloth', unit: 'piece' as const, amount: share / SESSIONS_A_TACK_CLOTH }]
-      : []),
-  ];
+  return sessionSupplies({
+    gloved: gloved.length > 0,
+    stripper: mine.some((step) => step.stage === 'strip-on' || step.stage === 'strip-off'),
+    sprayed: mine.some((step) => step.coat !== undefined),
+    share: 1 / Math.max(1, new Set(steps.map((step) => step.pieceId)).size),
+  });
 }
 
 function priced(exact: SupplyLine, corrected: number | undefined, stock: readonly Stock[]): PricedSupply {

@@ -15,7 +15,7 @@ import { MOST_WAYS, type SavingWay, savingWays } from './saving.ts';
 export type PricedSaving = Pick<SavingWay, 'id' | 'label' | 'lost'> & {
   /** Minor units less than as it is. */
   readonly saved: number;
-  /** Pieces over their budget: by how much less, or below 0 more, each of them costs then. */
+  /** Pieces over their budget that it bears on: by how much less, or below 0 more, each of them costs then. */
   readonly ofBudgets: readonly { readonly pieceId: string; readonly saved: number }[];
   /** By how much the piece that pays most for it ends later; below 0: sooner. */
   readonly later: Minute;
@@ -117,7 +117,9 @@ function pricedOf(
     label: way.label,
     lost: way.lost,
     saved,
-    ofBudgets: tight.map(({ pieceId }) => ({ pieceId, saved: (base.get(pieceId) ?? 0) - (costs.get(pieceId) ?? 0) })),
+    ofBudgets: tight
+      .map(({ pieceId }) => ({ pieceId, saved: (base.get(pieceId) ?? 0) - (costs.get(pieceId) ?? 0) }))
+      .filter(({ saved: own }) => own !== 0),
     later: Math.max(...later, Math.min(0, ...later)),
     changes: changesOf(way.apply(facts), facts),
   };

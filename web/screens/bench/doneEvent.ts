@@ -21,7 +21,7 @@ export function doneEvent(step: PlannedStep, id: string, at: number, placeId: st
     on: chosen.map(({ on }) => ({ partId: on.partId, zoneIds: [...on.zoneIds] })),
     ...(step.method ? { method: step.method } : {}),
     ...(step.grit ? { grit: step.grit } : {}),
-    ...(used.length > 0 ? { supplies: used } : {}),
+    supplies: used,
     ...(step.coat
       ? {
           coat: {

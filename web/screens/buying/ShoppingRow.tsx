@@ -1,10 +1,12 @@
 import { supplyText } from '#core/amounts/index';
+import { plain } from '#core/facts/index';
 import type { ShoppingLine } from '#core/plan/index';
 import { listed } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { HAND_NAMES } from '../../views/handNames.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 import { OtherwiseBought } from './OtherwiseBought.tsx';
 import { asListed, useBought } from './useBought.ts';
@@ -28,6 +30,7 @@ export function ShoppingRow({ line }: { line: ShoppingLine }) {
           <span className="second block text-small">
             {line.of === 'paint' || line.of === 'parcel' ? '' : line.of === 'supply' ? 'beside paint, ' : 'to mix in, '}
             for {pieces}
+            {line.of === 'paint' && line.productId === undefined && coat && ` · ${plain(coat.family)}, ${HAND_NAMES[coat.hand]}`}
             {line.of !== 'parcel' && line.left > 0.05 && ` · ${amount(line.wanted)} wanted, ${amount(line.left)} left over`}
           </span>
           <span className="second block text-small">
