@@ -20,6 +20,8 @@ import { calendarRoutes } from './routes/calendar.ts';
 import { fileRoutes } from './routes/files.ts';
 import { pictureReading, pictureRoutes } from './routes/pictures.ts';
 import { searchRoutes } from './routes/search.ts';
+import { shopRoutes } from './routes/shops.ts';
+import { type Shops, simulatedShops } from './standins/shops.ts';
 import type { Pictures } from './store/pictures.ts';
 import type { Copies } from './store/copies.ts';
 import type { Store } from './store/store.ts';
@@ -32,6 +34,8 @@ export type AppOptions = {
   /** Further names this machine has on the home network. */
   readonly phoneAddresses?: readonly PhoneAddress[];
   readonly changes?: Changes;
+  /** Who is asked for prices; absent: the simulated shops. */
+  readonly shops?: Shops;
   readonly webFolder?: string;
 };
 
@@ -57,6 +61,7 @@ export async function buildApp({
   devices,
   phoneAddresses = [],
   changes = new Changes(),
+  shops = simulatedShops(),
   webFolder,
 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ bodyLimit: 5_000_000, forceCloseConnections: true, frameworkErrors: answerBadAddress });
@@ -84,6 +89,7 @@ export async function buildApp({
   await app.register(pictureRoutes(store));
   await app.register(copyRoutes(store, copies, changes));
   await app.register(searchRoutes(store));
+  await app.register(shopRoutes(store, shops));
   await app.register(pictureReading(pictures));
   await app.register(changeRoutes(store, changes));
   await app.register(swaggerUi, {

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
 import { runDailyCopies } from './dailyCopies.ts';
+import { simulatedShops } from './standins/shops.ts';
 import { runForecasts, runSensors } from './sensors.ts';
 import { BadSetting } from './badSetting.ts';
 import { namedAddresses } from './phone/phoneListener.ts';
@@ -25,14 +26,15 @@ try {
     throw new BadSetting(`PORT is a number from 0 to 65535, not "${process.env.PORT}".`);
   const { store, close, ...parts } = demo ? await openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
   const changes = new Changes();
+  const failing = (process.env.ENAMELOS_FAIL ?? '').split(',');
   const app = await buildApp({
     store,
+    shops: simulatedShops(failing.includes('shops')),
     ...parts,
     phoneAddresses: namedAddresses(process.env.ENAMELOS_PHONE ?? ''),
     changes,
     webFolder: join(dirname(fileURLToPath(import.meta.url)), 'web'),
   });
-  const failing = (process.env.ENAMELOS_FAIL ?? '').split(',');
   const stopSensors = runSensors(
     store,
     changes,

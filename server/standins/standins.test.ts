@@ -2,11 +2,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { airSeriesSchema, readingSchema } from '#core/facts/index';
+import { starterShelf } from '#core/buying/index';
+import { airSeriesSchema, offerSchema, readingSchema, shopSchema } from '#core/facts/index';
 import { Changes } from '../changes.ts';
 import { runForecasts, runSensors } from '../sensors.ts';
 import { type Opened, openWorkshop } from '../workshopFolder.ts';
 import { simulatedForecast } from './forecast.ts';
+import { simulatedShops } from './shops.ts';
 import { simulatedSensor } from './thermoHygrometer.ts';
 
 const shed = { meanC: 12, swingC: 5, meanRh: 70 };
@@ -44,6 +46,33 @@ describe('a simulated forecast', () => {
     expect(airSeriesSchema.safeParse(series).success).toBe(true);
   });
   it('does not answer when it fails', () => expect(simulatedForecast(shed, true).hours(hourAt(0))).toBeNull());
+});
+
+describe('simulated shops', () => {
+  const { products, sheets } = starterShelf();
+  it('have most paints at prices round a usual one, the same on the same day, and move from month to month', () => {
+    const list = simulatedShops().ask({ products, sheets }, '2026-12-01');
+    expect(list?.shops).toHaveLength(3);
+    for (const shop of list?.shops ?? []) expect(shopSchema.safeParse(shop).error?.issues ?? []).toEqual([]);
+    for (const offer of list?.offers ?? []) {
+      expect(offerSchema.safeParse(offer).error?.issues ?? []).toEqual([]);
+      const usual = products.find(({ id }) => id === offer.productId)?.typicalPrice ?? 0;
+      expect(offer.price).toBeGreaterThan(usual * 0.7);
+      expect(offer.price).toBeLessThan(usual * 1.3);
+      expect(offer.seenOn <= '2026-12-01').toBe(true);
+    }
+    expect(list?.offers.length).toBeGreaterThan(products.length);
+    expect(new Set(list?.offers.map(({ id }) => id)).size).toBe(list?.offers.length);
+    expect(simulatedShops().ask({ products, sheets }, '2026-12-01')).toEqual(list);
+    const later = simulatedShops().ask({ products, sheets }, '2027-01-09');
+    expect(later?.offers.map(({ id }) => id)).toEqual(list?.offers.map(({ id }) => id));
+    expect(later?.offers.map(({ price }) => price)).not.toEqual(list?.offers.map(({ price }) => price));
+  });
+  it('have nothing of what was mixed here, and do not answer when they fail', () => {
+    const mixed = products.map((product) => ({ ...product, mix: { parts: [{ productId: product.id, ml: 5 }] } }));
+    expect(simulatedShops().ask({ products: mixed, sheets }, '2026-12-01')?.offers).toEqual([]);
+    expect(simulatedShops(true).ask({ products, sheets }, '2026-12-01')).toBeNull();
+  });
 });
 
 describe('what they write', () => {

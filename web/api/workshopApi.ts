@@ -1,4 +1,4 @@
-import { type Collection, EMPTY_FACTS, type LogEvent } from '#core/facts/index';
+import { type Collection, EMPTY_FACTS, type LogEvent, type Offer, type Shop } from '#core/facts/index';
 import { keepSeen, lastSeen } from '../app/keptHere.ts';
 import type { Snapshot, Write, ImportAnswer, Copy, SetAside, Found, PhoneState } from './answers.ts';
 import { watchChanges } from './changeStream.ts';
@@ -49,6 +49,10 @@ export const workshopApi = createApi({
     >({
       query: ({ collection, writes }) => ({ url: `/facts/${collection}`, method: 'PUT', body: { writes } }),
       invalidatesTags: ['Workshop'],
+    }),
+    shopPrices: build.query<{ readonly shops: readonly Shop[]; readonly offers: readonly Offer[] } | null, string>({
+      query: (today) => ({ url: '/shops/prices', params: { today } }),
+      keepUnusedDataFor: 0,
     }),
     removeFact: build.mutation<{ revision: number }, { collection: Collection; id: string; revision: number }>({
       query: ({ collection, id, revision }) => ({ url: `/facts/${collection}/${id}?revision=${revision}`, method: 'DELETE' }),
@@ -112,5 +116,6 @@ export const {
   useOpenPhoneMutation,
   usePhoneQuery,
   usePutTogetherMutation,
+  useLazyShopPricesQuery,
   useRevokePhoneMutation,
 } = workshopApi;

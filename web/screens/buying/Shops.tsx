@@ -5,6 +5,7 @@ import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { MoneyField } from '../../views/MoneyField.tsx';
 import { QuantityField } from '../../views/QuantityField.tsx';
+import { AskShops } from './AskShops.tsx';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { SmallField } from '../../views/SmallField.tsx';
 
@@ -51,6 +52,7 @@ export function Shops() {
           {problem}
         </p>
       )}
+      <AskShops />
     </section>
   );
 }

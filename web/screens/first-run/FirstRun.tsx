@@ -1,6 +1,7 @@
 import { usualPlace } from '#core/drying/index';
 import type { Hand, Place, Workshop } from '#core/facts/index';
 import { useState } from 'react';
+import { CurrencyField } from '../../views/CurrencyField.tsx';
 import { useFacts, useSaving } from '../../app/useFacts.ts';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -29,6 +30,7 @@ export function FirstRun() {
   const [spray, setSpray] = useState<Place['kind']>('room');
   const [dry, setDry] = useState<Place['kind']>('room');
   const [hands, setHands] = useState<readonly Hand[]>(['aerosol']);
+  const [currency, setCurrency] = useState(workshop?.currency ?? 'EUR');
   const [busy, setBusy] = useState(false);
   if (!workshop) return null;
 
@@ -42,6 +44,7 @@ export function FirstRun() {
     const started: Workshop = {
       ...workshop,
       started: true,
+      currency,
       hands: [...hands],
       sprayPlaceId: `place-${spray}`,
       dryPlaceId: `place-${dry}`,
@@ -97,6 +100,9 @@ export function FirstRun() {
                 {label}
               </button>
             ))}
+          </div>
+          <div className="mt-4">
+            <CurrencyField value={currency} onChange={setCurrency} />
           </div>
           <p className="second mt-4">A starter shelf of usual paints is there already, at about their usual prices.</p>
         </section>

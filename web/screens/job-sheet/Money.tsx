@@ -65,7 +65,7 @@ export function Money({ piece, view }: SectionProps) {
               money.supplies.some((line) => line.source === 'default'),
             )}
           </dd>
-          <dt className="second">Sprayed on it so far, out of cans you had</dt>
+          <dt className="second">Used up on it so far, paint and the rest</dt>
           <dd className="figure text-right">{words.money(money.used)}</dd>
         </dl>
         <h3 className="mt-5 font-[650] text-ink">Paint</h3>

@@ -7,6 +7,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
+import { CurrencyField } from '../../views/CurrencyField.tsx';
 import { Chips } from '../../views/Chips.tsx';
 import { Calendars } from './Calendars.tsx';
 import { Copies } from './Copies.tsx';
@@ -72,6 +73,10 @@ export function WorkshopPage() {
             ]}
             value={workshop.units.volume}
             onChange={(volume) => units({ volume })}
+          />
+          <CurrencyField
+            value={workshop.currency}
+            onChange={(currency) => change({ currency }, `Money is in ${currency}; sums stay as they were typed.`)}
           />
           <Chips
             legend="Temperature"
