@@ -31,6 +31,8 @@ export {
   type Estimate,
   estimateOf,
   type BudgetState,
+  moneyByMonth,
+  type MonthOfMoney,
   type Ration,
   type PriceMoves,
   priceMoves,

@@ -7,6 +7,7 @@ import { solveWithHighs } from '../../solver/highs.ts';
 import { suppliesToBuy } from './money/index.ts';
 import { plan } from './plan.ts';
 import { type PricedSaving, savingsOf } from './ways/index.ts';
+import { DAY } from '#core/units/index';
 import { savingWays } from './ways/saving.ts';
 
 /** What each way to spend less saves, is saved to the cent; none spoils a joint; the best of them together is the best there is. */
@@ -96,5 +97,59 @@ describe('ways to spend less', () => {
       }
     }
     expect(seen).toBeGreaterThan(0);
+  });
+});
+
+describe('an old can for what nobody sees', () => {
+  const hidden = (seen: boolean) =>
+    piece(
+      part({ id: 'tray', faces: [{ id: 'f', longMm: 80, shortMm: 40, count: 4, seen, zoneId: 'all' }], layers: [primer(), lacquer(2)] }),
+      { id: 'tray', name: 'Tray' },
+    );
+  const green = { ...second, id: 'green', name: 'Old green', lab: { l: 40, a: -30, b: 20 } };
+  const can = { id: 'old', productId: 'green', packMl: 400, leftMl: 300, leftAt: '2026-11-01T10:00:00Z', opened: true, paid: 800 };
+  const facts = (seen: boolean): Facts => ({ ...bench([hidden(seen)]), products: [...shelf.products, green], cans: [can] });
+  const labels = async (own: Facts) => (await savings(own)).ways.map(({ label }) => label);
+  it('is taken in another colour, and changes only the layers of that part', async () => {
+    const { ways } = await savings(facts(false));
+    const [way] = ways.filter(({ label }) => label.startsWith('Old green for'));
+    expect(way.saved).toBeGreaterThan(0);
+    expect(way.changes.pieces[0].parts[0].layers.map(({ productId }) => productId)).toEqual([primer().productId, 'green']);
+    expect(way.lost).toContain('where nobody sees it');
+  });
+  it('is not offered for a face that is seen, nor from an empty can', async () => {
+    expect((await labels(facts(true))).filter((label) => label.startsWith('Old green'))).toEqual([]);
+    expect((await labels({ ...facts(false), cans: [{ ...can, leftMl: 0 }] })).filter((label) => label.startsWith('Old green'))).toEqual([]);
+  });
+});
+
+describe('a piece that waits a week', () => {
+  const two = (more: Partial<Piece> = {}): Facts => {
+    const other = part({ id: 'horn-body', copies: 2, layers: [{ ...lacquer(3), id: 'other', productId: 'second' }] });
+    return {
+      ...bench([lot('bell', 6), piece(other, { id: 'horn', name: 'horn', ...more })]),
+      shops: [
+        { id: 'quay', name: 'Quay', delivery: 0, leadDays: 1 },
+        { id: 'slow', name: 'Slow boat', delivery: 0, leadDays: 8 },
+      ],
+      offers: offersFor([colour, 'second', clear.productId as string, primer().productId as string], () => 900).flatMap((offer) => [
+        offer,
+        { ...offer, id: `slow-${offer.id}`, shopId: 'slow', price: 300 },
+      ]),
+    };
+  };
+  const waits = async (facts: Facts) => (await savings(facts)).ways.filter(({ id }) => id.startsWith('wait'));
+  it('may be bought where it takes longer, and says by how many days it is later', async () => {
+    const found = await waits(two());
+    expect(found.length).toBeGreaterThan(0);
+    for (const { saved, later, changes } of found) {
+      expect(saved).toBeGreaterThan(0);
+      expect(later).toBeGreaterThan(DAY);
+      expect(changes.pieces.map(({ held }) => held?.until !== undefined)).toEqual([true]);
+    }
+  });
+  it('is not asked to, where it has a day to keep or is alone', async () => {
+    expect((await waits(two({ neededBy: '2026-12-20' }))).every(({ label }) => !label.includes('horn'))).toBe(true);
+    expect(await waits({ ...two(), pieces: [lot('bell', 6)] })).toEqual([]);
   });
 });

@@ -5,7 +5,7 @@ import { toIso } from '#core/units/index';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plan } from '../plan.ts';
-import { budgetStates, lotShares, worthOf } from './index.ts';
+import { budgetStates, lotShares, moneyByMonth, worthOf } from './index.ts';
 
 /** Budgets of a piece, of several and of a month; what a lot was bought for; what a piece comes to beside what it is worth. */
 
@@ -68,6 +68,20 @@ describe('a budget', () => {
       { id: 'over', pieceIds: ['b'], amount: 1 },
     ];
     expect(planned(workshop({ budgets })).budgets.map(({ budget }) => budget.id)).toEqual(['over', 'within']);
+  });
+});
+
+describe('money by month', () => {
+  const facts = workshop({ budgets: [{ id: 'm', month: toIso(NOW).slice(0, 7), amount: 4000 }] });
+  it('counts every month once, over the turn of the year, with what may be spent in it', () => {
+    const months = moneyByMonth(facts, planned(facts), 3, 2);
+    expect(months.map(({ month }) => month)).toEqual(['2026-09', '2026-10', '2026-11', '2026-12', '2027-01', '2027-02']);
+    expect(months.map(({ budget }) => budget)).toEqual([null, null, null, 4000, null, null]);
+  });
+  it('is in all what the plan has still to spend, however it falls', () => {
+    const made = planned(facts);
+    const all = moneyByMonth(facts, made, 0, 24).reduce((sum, own) => sum + own.planned, 0);
+    expect(all).toBe(made.pieces.reduce((sum, { money }) => sum + money.total - money.committed, 0));
   });
 });
 

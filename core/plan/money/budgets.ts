@@ -76,6 +76,21 @@ function ofMonth(month: string, facts: Facts, spending: Spending): Sums {
   };
 }
 
+/** What goes out in a month, spent and still to be spent, and what may be spent in it; minor units. */
+export type MonthOfMoney = { readonly month: string; readonly committed: number; readonly planned: number; readonly budget: number | null };
+
+/** Months from some before now to some after it, whether anything is paid in them or not. */
+export function moneyByMonth(facts: Facts, spending: Spending, before: number, after: number): MonthOfMoney[] {
+  const timeZone = facts.workshop[0]?.timeZone ?? 'UTC';
+  const [year, month] = localMoment(spending.now, timeZone).date.split('-').map(Number);
+  return Array.from({ length: before + 1 + after }, (_, at) => {
+    const count = year * 12 + month - 1 - before + at;
+    const own = `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
+    const { committed, planned } = ofMonth(own, facts, spending);
+    return { month: own, committed, planned, budget: facts.budgets.find((budget) => budget.month === own)?.amount ?? null };
+  });
+}
+
 type Payment = { readonly at: Minute; readonly paid: number };
 
 function paidBy(events: readonly LogEvent[]): Payment[] {

@@ -1,4 +1,4 @@
-export { type BudgetState, budgetStates } from './budgets.ts';
+export { type BudgetState, budgetStates, moneyByMonth, type MonthOfMoney } from './budgets.ts';
 export { type BoughtFor, lotShares } from './lots.ts';
 export { type Worth, worthOf } from './worth.ts';
 export { lacking, suppliesOfAll } from './lacking.ts';

@@ -1,5 +1,7 @@
 import type { Facts, Layer, Part, Piece, Product, Workshop } from '#core/facts/index';
-import { listed } from '#core/units/index';
+import { shelfCans } from '#core/buying/index';
+import { resolveLayer } from '#core/coats/index';
+import { DAY, listed, toIso } from '#core/units/index';
 import type { Plan } from '../plan.ts';
 import { servesAs } from './servesAs.ts';
 import { withPiece } from './ways.ts';
@@ -24,7 +26,13 @@ export function savingWays(facts: Facts, asIs: Plan): SavingWay[] {
   return [
     ...withoutJars(facts.workshop[0]),
     ...otherCans(open, facts, asIs),
-    ...open.flatMap((piece) => [...clearLess(piece, asIs), ...optionalLayers(piece, asIs), ...scuffed(piece, asIs)]),
+    ...open.flatMap((piece) => [
+      ...unseen(piece, facts, asIs),
+      ...clearLess(piece, asIs),
+      ...optionalLayers(piece, asIs),
+      ...scuffed(piece, asIs),
+      ...weekLater(piece, open, asIs),
+    ]),
   ];
 }
 
@@ -60,6 +68,87 @@ function otherCan(pieces: readonly Piece[], from: Product, to: Product, asIs: Pl
     apply: (facts) => changedLayers(facts, (layer) => (swapped.includes(layer.id) ? { ...layer, productId: to.id } : layer)),
     touches: swapped,
   };
+}
+
+/** An old can on parts nobody sees, in whatever colour it is: of the same family and role, so that no joint is another. */
+function unseen(piece: Piece, facts: Facts, asIs: Plan): SavingWay[] {
+  const missing = new Set(asIs.needs.flatMap(({ what, mix, missingMl }) => (what === 'paint' && missingMl > 0 ? [mix] : [])));
+  const hidden = unlaid(piece, asIs, (layer) => missing.has(resolveLayer(layer, facts).mix)).filter(({ part, layer }) =>
+    isUnseen(part, layer),
+  );
+  return [...new Set(hidden.map(({ layer }) => resolveLayer(layer, facts).mix))].flatMap((mix) => {
+    const layers = hidden.filter(({ layer }) => resolveLayer(layer, facts).mix === mix);
+    const can = oldCanFor(layers[0].layer, facts);
+    if (!can) return [];
+    const ids = layers.map(({ layer }) => layer.id);
+    const from = resolveLayer(layers[0].layer, facts).name;
+    return [
+      {
+        id: `unseen ${can.id} ${ids[0]}`,
+        label: `${can.name} for ${from} inside ${piece.name}`,
+        lost: `another colour on ${listed([...new Set(layers.map(({ part }) => part.name.toLowerCase()))])}, where nobody sees it`,
+        apply: (own: Facts) =>
+          changedLayers(own, (layer) => {
+            if (!ids.includes(layer.id)) return layer;
+            const { wanted: _wanted, targetId: _target, ...rest } = layer;
+            return { ...rest, productId: can.id };
+          }),
+        touches: ids,
+      },
+    ];
+  });
+}
+
+/** No face that the layer covers is seen. */
+function isUnseen(part: Part, { covers }: Layer): boolean {
+  const faces = part.faces.filter((face) => covers === 'all' || covers.includes(face.zoneId));
+  return faces.length > 0 && faces.every(({ seen }) => !seen);
+}
+
+/** The fullest can of the same family, role and tool; a primer is no colour, and a clear no paint. */
+function oldCanFor(layer: Layer, facts: Facts): Product | undefined {
+  const now = resolveLayer(layer, facts);
+  const left = new Map<string, number>();
+  for (const { productId, leftMl } of shelfCans(facts)) left.set(productId, (left.get(productId) ?? 0) + leftMl);
+  return facts.products
+    .filter(({ id, sheetId, mix }) => {
+      const sheet = facts.sheets.find((own) => own.id === sheetId);
+      return (
+        !mix &&
+        id !== now.product?.id &&
+        sheet?.family === now.family &&
+        sheet.role === now.role &&
+        sheet.hand === now.hand &&
+        (left.get(id) ?? 0) > 0
+      );
+    })
+    .sort((a, b) => (left.get(b.id) ?? 0) - (left.get(a.id) ?? 0))[0];
+}
+
+const WAITS_DAYS = 7;
+
+/** A piece without a coat yet waits a week: its order goes with that of another, or with a shop that takes longer. One with a day to keep does not wait. */
+function weekLater(piece: Piece, others: readonly Piece[], asIs: Plan): SavingWay[] {
+  const orders = asIs.needs.some(({ missingMl, byPiece }) => missingMl > 0 && byPiece.some(({ pieceId }) => pieceId === piece.id));
+  const own = asIs.pieces.find(({ pieceId }) => pieceId === piece.id);
+  const laid = Object.values(own?.stacks ?? {}).some(({ layers }) => layers.some(({ laidCoats }) => laidCoats > 0));
+  // Who has no date has none a week later either.
+  if (!orders || laid || others.length < 2 || piece.neededBy !== undefined || !own || own.starts === null || own.planned === null)
+    return [];
+  const since = toIso(Math.floor(asIs.now));
+  const until = toIso(Math.floor(own.starts) + WAITS_DAYS * DAY).slice(0, 10);
+  return [
+    {
+      id: `wait ${piece.id}`,
+      label: `Begin ${piece.name} a week later`,
+      lost: 'a week; it can be ordered along with the others, or where it takes longer',
+      apply: (facts) => {
+        const held = facts.pieces.find(({ id }) => id === piece.id) ?? piece;
+        return withPiece(facts, { ...held, held: { since, until } });
+      },
+      touches: [`begin ${piece.id}`],
+    },
+  ];
 }
 
 /** A coat less of clear where nothing is flatted. */

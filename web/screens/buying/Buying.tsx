@@ -1,6 +1,6 @@
 import { shoppingList } from '#core/plan/index';
 import { Printer } from 'lucide-react';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -12,6 +12,8 @@ import { Rations } from './Rations.tsx';
 import { ShopSection } from './ShopSection.tsx';
 import { ToOrder } from './ToOrder.tsx';
 import { WaysToSave } from './WaysToSave.tsx';
+
+const MoneyByMonth = lazy(async () => ({ default: (await import('./MoneyByMonth.tsx')).MoneyByMonth }));
 
 /** What to buy where, in whole packs: the cheapest there is, with what has to be ordered tonight said on its line. */
 export function Buying() {
@@ -50,6 +52,9 @@ export function Buying() {
         <Budgets />
         {purchases.total > 0 && <WaysToSave />}
         <Rations />
+        <Suspense fallback={null}>
+          <MoneyByMonth />
+        </Suspense>
         <FromTheShelf />
       </aside>
     </div>
