@@ -44,19 +44,21 @@ export function MoneyByMonth() {
           </BarChart>
         </ResponsiveContainer>
       </div>
-      <table className="sr-only">
-        <caption>Money by month</caption>
-        <tbody>
-          {months.map(({ month, committed, planned, budget }) => (
-            <tr key={month}>
-              <th scope="row">{words.month(month)}</th>
-              <td>{words.money(committed)} spent</td>
-              <td>{words.money(planned)} still to spend</td>
-              <td>{budget === null ? 'no budget' : `${words.money(budget)} may be spent`}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <div className="sr-only">
+        <table>
+          <caption>Money by month</caption>
+          <tbody>
+            {months.map(({ month, committed, planned, budget }) => (
+              <tr key={month}>
+                <th scope="row">{words.month(month)}</th>
+                <td>{words.money(committed)} spent</td>
+                <td>{words.money(planned)} still to spend</td>
+                <td>{budget === null ? 'no budget' : `${words.money(budget)} may be spent`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className="second text-small">
         Solid: spent. Hatched: still to spend.{limits.length > 0 && ' Dashed: what may be spent in a month.'}
       </p>

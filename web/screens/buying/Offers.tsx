@@ -41,7 +41,7 @@ export function Offers() {
       {all.length === 0 ? (
         <p className="second mt-4">No price is known yet: the list goes by usual ones, and says “about”.</p>
       ) : (
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="mt-3 w-full">
             <thead>
               <tr className="second text-left text-small">

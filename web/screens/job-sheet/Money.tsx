@@ -69,7 +69,7 @@ export function Money({ piece, view }: SectionProps) {
           <dd className="figure text-right">{words.money(money.used)}</dd>
         </dl>
         <h3 className="mt-5 font-[650] text-ink">Paint</h3>
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="mt-1 w-full">
             <thead>
               <tr className="second text-left text-small">

@@ -18,7 +18,7 @@ type Line = PieceMoney['supplies'][number];
 export function Supplies({ piece, lines }: { piece: Piece; lines: readonly Line[] }) {
   if (lines.length === 0) return <p className="second mt-2">Nothing beside paint is left to use up.</p>;
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="mt-1 w-full" aria-label="Papers, tape and the rest">
         <thead>
           <tr className="second text-left text-small">

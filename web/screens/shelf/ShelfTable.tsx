@@ -76,7 +76,7 @@ export function ShelfTable({
           {found.length === all.length ? counted(all.length, 'can') : `${found.length} of ${counted(all.length, 'can')}`}
         </span>
       </div>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="mt-3 w-full">
           <thead>
             <tr className="second text-left text-small">

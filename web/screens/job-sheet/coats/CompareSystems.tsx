@@ -55,7 +55,7 @@ function Table({ piece, onTaken }: { piece: Piece; onTaken: () => void }) {
   }, [facts, piece.id]);
   if (systems === null) return <p className="mt-4">Planning each of them …</p>;
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="mt-4 w-full align-top">
         <thead>
           <tr className="second text-left text-small [&>th]:pr-4 [&>th]:font-[400]">
