@@ -67,7 +67,7 @@ describe('the first evening', () => {
     await page.getByText('Type a number').waitFor();
     await page.getByLabel('Longest side').fill('3/4 in');
     await page.getByLabel('Budget in EUR').fill('-3');
-    await page.getByText('A budget is a sum of money').waitFor();
+    await page.getByText('A sum of money is 0 or more').waitFor();
     await page.getByLabel('Budget in EUR').fill('20');
     await page.getByLabel('Needed by', { exact: false }).first().fill('1.1.2020');
     await page.getByText('That day has passed').waitFor();

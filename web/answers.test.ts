@@ -52,7 +52,8 @@ describe('quick-add', () => {
     ['the wrong unit', { longest: '90 m' }, 'longest', 'Check the unit'],
     ['a scale of nothing', { scale: '1:0' }, 'scale', '1:43'],
     ['a budget in words', { budget: 'little' }, 'budget', 'a sum of money'],
-    ['a negative budget', { budget: '-3' }, 'budget', 'a sum of money'],
+    ['a negative budget', { budget: '-3' }, 'budget', 'sum of money is 0 or more'],
+    ['a budget in other money', { budget: '45 USD' }, 'budget', 'Prices are in EUR here'],
     ['no such day', { neededBy: '2026-13-01' }, 'neededBy', '2026-12-24'],
     ['primed without a time', { whereNow: 'primed' }, 'since', 'when the last coat went on'],
     ['cleared tomorrow', { whereNow: 'cleared', since: NOW + 1440 }, 'since', 'still to come'],
@@ -222,14 +223,14 @@ describe('a parcel', () => {
   it.each([
     ['no name', { name: ' ' }, 'name', 'Say what is to come'],
     ['a price in words', { price: 'dear' }, 'price', 'a sum of money'],
-    ['a negative price', { price: '-1' }, 'price', 'a sum of money'],
+    ['a negative price', { price: '-1' }, 'price', 'sum of money is 0 or more'],
     ['no such day', { due: '2026-02-31' }, 'due', ''],
   ])('refuses %s at its field', (_name, more, field, text) => {
-    expect(refusal(parcelAnswersSchema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
+    expect(refusal(parcelAnswersSchema('EUR'), typed(more))).toEqual({ field, text: expect.stringContaining(text) });
   });
   it('holds the fit, or the part that waits for it, and invents no day', () => {
-    expect(parcelAnswersSchema.parse(typed())).toEqual({ name: 'Tyres', price: 0, arrived: false });
-    expect(parcelAnswersSchema.parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', holds: 'part wheels' }))).toEqual({
+    expect(parcelAnswersSchema('EUR').parse(typed())).toEqual({ name: 'Tyres', price: 0, arrived: false });
+    expect(parcelAnswersSchema('EUR').parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', holds: 'part wheels' }))).toEqual({
       name: 'Tyres',
       price: 640,
       arrived: false,

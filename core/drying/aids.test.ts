@@ -8,13 +8,13 @@ import {
   airAt,
   changedAir,
   conditionsOf,
-  cureLimit,
   DryingClocks,
   forcedCure,
   readLoggerCsv,
   seriesAt,
   sunSurface,
   usualPlace,
+  warmthLimit,
 } from './index.ts';
 
 const NOW = 30_000_000 - (30_000_000 % HOUR);
@@ -64,9 +64,11 @@ describe('what quickens a film', () => {
     );
   });
   it('is a low oven within the weaker of part and coating, after flash-off', () => {
-    expect(cureLimit('steel', 'alkyd-enamel')).toBe(80);
-    expect(cureLimit('abs', 'alkyd-enamel')).toBe(50);
-    expect(cureLimit('resin', 'urethane-2k')).toBe(45);
+    expect(warmthLimit(['steel'], ['alkyd-enamel']).limitC).toBe(80);
+    expect(warmthLimit(['abs'], ['alkyd-enamel']).limitC).toBe(50);
+    // A hobby acrylic under an enamel bears no more for lying under it.
+    expect(forcedCure('steel', 'alkyd-enamel', ['water-acrylic']).limitC).toBe(45);
+    expect(warmthLimit(['resin'], ['urethane-2k']).limitC).toBe(45);
     const oven = forcedCure('steel', 'alkyd-enamel');
     expect(oven.flashOffMin).toBe(40);
     expect(oven.hours as number).toBeLessThan(24);

@@ -4,7 +4,7 @@ import type { DryingClocks } from './climate.ts';
 import { dryingRate } from './clock.ts';
 import { familyDrying } from './families.ts';
 
-/** How hot a part may be cured: the lowest of what its material and its coating bear (BRIEF §8), °C. */
+/** What a material bears of warmth (BRIEF §8), °C. */
 const MATERIAL_LIMIT: Record<Material, number> = {
   zinc: 90,
   steel: 90,
@@ -39,13 +39,9 @@ const COATING_LIMIT: Partial<Record<Family, number>> = {
 const OTHER_COATING_LIMIT = 55;
 const LEAST_FLASH_MIN = 30;
 
-export function cureLimit(material: Material, family: Family): number {
-  return warmthLimit([material], [family]).limitC;
-}
-
 export type WarmthLimit = { readonly limitC: number; readonly by: Material | Family };
 
-/** The least that all materials and films of a part bear, °C, and which of them it is. @param materials at least one */
+/** How hot a part may be cured: the least that all its materials and films bear, °C, and which of them it is. @param materials at least one */
 export function warmthLimit(materials: readonly Material[], families: readonly Family[]): WarmthLimit {
   const limits: WarmthLimit[] = [
     ...materials.map((by) => ({ limitC: MATERIAL_LIMIT[by], by })),
@@ -68,10 +64,13 @@ export function mayBeWarmed(family: Family, placeId: string, laid: Minute, clock
   return flashed === null ? null : Math.max(flashed, laid + LEAST_FLASH_MIN);
 }
 
-/** Hours of low oven that finish a cure, after flash-off, ramped below 40 °C; null hours where the family never cures by itself. */
-export function forcedCure(material: Material, family: Family, safelyBelowC = 5): ForcedCure {
+/**
+ * Hours of low oven that finish a cure, after flash-off, ramped below 40 °C; null hours where the family never cures by itself.
+ * @param below films that lie under it on the part: what is hidden softens too
+ */
+export function forcedCure(material: Material, family: Family, below: readonly Family[] = [], safelyBelowC = 5): ForcedCure {
   const drying = familyDrying(family);
-  const limitC = cureLimit(material, family);
+  const { limitC } = warmthLimit([material], [family, ...below]);
   const flashOffMin = flashOffMinutes(family);
   const hours = drying.cure === null ? null : drying.cure / dryingRate(drying.mechanism, limitC - safelyBelowC, 50);
   return {

@@ -33,7 +33,6 @@ export {
 } from './film.ts';
 export { USUAL_AIR, usualPlace } from './usualAir.ts';
 export {
-  cureLimit,
   flashOffMinutes,
   type ForcedCure,
   forcedCure,

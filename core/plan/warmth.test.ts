@@ -1,4 +1,4 @@
-import { conditionsOf, cureLimit, dryingRate, mayBeWarmed, reachedWarmed, clocksOf } from '#core/drying/index';
+import { conditionsOf, dryingRate, mayBeWarmed, reachedWarmed, clocksOf, warmthLimit } from '#core/drying/index';
 import type { AirSeries, Facts, Layer, LogEvent, Piece, Place, Warm } from '#core/facts/index';
 import { clear, coat, enamel, lacquer, NOW, part, piece, primed, primer, shelf } from '#core/invented/index';
 import { DAY, HOUR, localMoment, toIso } from '#core/units/index';
@@ -158,7 +158,7 @@ describe('a spell is left out, with the reason', () => {
     expect(refused(oven(55))).toBeNull();
     expect(refused(oven(56))).toMatch(/At most 55 °C/);
     expect(refused(oven(50), { material: 'resin' })).toMatch(/At most 45 °C: the cast resin/);
-    expect(cureLimit('zinc', 'alkyd-enamel')).toBe(80);
+    expect(warmthLimit(['zinc'], ['alkyd-enamel']).limitC).toBe(80);
   });
   it('where it can hurt: lead in paint that stays, celluloid', () => {
     expect(refused(oven(50), { finish: 'sound', stripMethod: 'scuff' }, { leadExcluded: false })).toMatch(/Lead/);

@@ -5,7 +5,6 @@ import {
   airAt,
   changedAir,
   type Conditions,
-  cureLimit,
   clocksOf,
   DryingClocks,
   type ForcedCure,
@@ -15,8 +14,9 @@ import {
   familyDrying,
   type FilmTimes,
   sunSurface,
+  warmthLimit,
 } from '#core/drying/index';
-import type { EventOf, Facts, Part, Piece } from '#core/facts/index';
+import type { EventOf, Facts, Family, Part, Piece } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
 import { laidFilms, type PlannedFilm, timesOf } from './films.ts';
 import type { EndOf } from './ref.ts';
@@ -106,10 +106,10 @@ export function filmsAhead(known: Facts, now: Minute, conditions: Conditions): F
     return newest ? [ahead(piece, part, newest)] : [];
   }
 
-  function inSun(part: Part, film: PlannedFilm): FilmAhead['sun'] {
+  function inSun(part: Part, film: PlannedFilm, below: readonly Family[]): FilmAhead['sun'] {
     const air = conditions[film.placeId];
     const surfaceC = sunSurface(air ? airAt(air, now).airC : 20, film.lab.l);
-    return { surfaceC, bears: surfaceC <= cureLimit(part.material, film.family) };
+    return { surfaceC, bears: surfaceC <= warmthLimit([part.material], [film.family, ...below]).limitC };
   }
 
   function ahead(piece: Piece, part: Part, film: PlannedFilm): FilmAhead {
@@ -123,6 +123,7 @@ export function filmsAhead(known: Facts, now: Minute, conditions: Conditions): F
       const scaled = (factor: number) => (at === null ? null : laidAt + (at - laidAt) * factor);
       return { name, at, early: scaled(1 / spread), late: scaled(spread), source };
     });
+    const below = part.zones.flatMap(({ id }) => history.coatsOn(piece.id, part.id, id).map(({ family }) => family));
     const cureIn = (own: DryingClocks) => {
       const cured = timesOf(film, own, LOGGED).cured;
       return cured === null ? null : Math.max(0, (cured - now) / 60);
@@ -137,12 +138,12 @@ export function filmsAhead(known: Facts, now: Minute, conditions: Conditions): F
       stages,
       curesInHours: cureIn(clocks),
       aids: aided.map(({ name, clocks: own }) => ({ name, hours: cureIn(own) })),
-      oven: forcedCure(part.material, film.family),
+      oven: forcedCure(part.material, film.family, below),
       warmed: history.events.filter(
         (event): event is EventOf<'warmed'> =>
           event.kind === 'warmed' && event.pieceId === piece.id && event.partIds.includes(part.id) && toMinute(event.at) >= laidAt,
       ),
-      sun: inSun(part, film),
+      sun: inSun(part, film, below),
     };
   }
 }

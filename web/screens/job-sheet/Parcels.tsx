@@ -2,9 +2,10 @@ import type { Parcel, Piece } from '#core/facts/index';
 import { fitOrder } from '#core/survey/index';
 import { counted, toIso } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useMemo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { nowMinute } from '../../app/PlanContext.tsx';
+import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
@@ -73,9 +74,15 @@ export function Parcels({ piece }: { piece: Piece }) {
 const FRESH = { name: '', price: '', due: '', source: '', holds: '' } as const;
 
 function ParcelForm({ piece }: { piece: Piece }) {
+  const { workshop } = usePlan();
   const { save } = useSaving();
-  const { control, register, handleSubmit, reset, formState } = useForm<z.input<typeof parcelAnswersSchema>, unknown, Omit<Parcel, 'id'>>({
-    resolver: zodResolver(parcelAnswersSchema),
+  const schema = useMemo(() => parcelAnswersSchema(workshop.currency), [workshop.currency]);
+  const { control, register, handleSubmit, reset, formState } = useForm<
+    z.input<ReturnType<typeof parcelAnswersSchema>>,
+    unknown,
+    Omit<Parcel, 'id'>
+  >({
+    resolver: zodResolver(schema),
     defaultValues: FRESH,
   });
   const { errors } = formState;

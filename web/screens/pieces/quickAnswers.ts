@@ -2,7 +2,7 @@ import { resolveLayer } from '#core/coats/index';
 import { namedColour } from '#core/colour/index';
 import { aimSchema, type Facts, looksLikeSchema, type Workshop } from '#core/facts/index';
 import type { LastCoat, QuickAnswers, WhereNow } from '#core/plan/index';
-import { type Minute, parseNumber, parseQuantity } from '#core/units/index';
+import { type Minute, parseMoney, parseNumber, parseQuantity } from '#core/units/index';
 import { z } from 'zod';
 
 const WHERE_NOW = ['untouched', 'bare', 'primed', 'coloured', 'cleared'] as const satisfies readonly WhereNow[];
@@ -22,7 +22,7 @@ export function quickAnswersSchema(workshop: Workshop, facts: Facts, now: () => 
       lastProductId: z.string(),
       aim: aimSchema,
       scale: z.string().transform(scaleIn),
-      budget: z.string().transform(moneyIn),
+      budget: z.string().transform(moneyIn(workshop.currency)),
       neededBy: z.union([z.literal(''), z.iso.date('A day reads 2026-12-24.')]),
     })
     .superRefine(({ whereNow, since }, context) => {
@@ -72,12 +72,12 @@ function scaleIn(text: string, context: z.RefinementCtx): number | null {
   return scale !== null && scale >= 1 && scale <= 2000 ? Math.round(scale) : refused(context, 'A scale reads 1:43, or just 43.');
 }
 
-function moneyIn(text: string, context: z.RefinementCtx): number | null {
-  if (text.trim() === '') return null;
-  const money = parseNumber(text);
-  return money !== null && money >= 0 && money <= 100_000
-    ? Math.round(money * 100)
-    : refused(context, 'A budget is a sum of money, such as 45.');
+function moneyIn(currency: string) {
+  return (text: string, context: z.RefinementCtx): number | null => {
+    if (text.trim() === '') return null;
+    const money = parseMoney(text, currency);
+    return money.ok ? money.value : refused(context, money.mend);
+  };
 }
 
 function refused(context: z.RefinementCtx, message: string): never {

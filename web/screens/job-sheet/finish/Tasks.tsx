@@ -1,6 +1,6 @@
 import { type Piece, type Task, taskSchema } from '#core/facts/index';
 import type { PieceView } from '#core/plan/index';
-import { listed, parseNumber, parseQuantity } from '#core/units/index';
+import { listed, parseMoney, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { newId } from '../../../app/newId.ts';
 import { usePlan } from '../../../app/PlanContext.tsx';
@@ -96,8 +96,8 @@ function AddTask({ piece, view }: Props) {
     if (!minutes.ok) return setProblem(`At the bench: ${minutes.mend}`);
     const alone = typed.alone.trim() ? parseQuantity(typed.alone, 'duration', 'min') : null;
     if (alone && !alone.ok) return setProblem(`Left alone: ${alone.mend}`);
-    const price = typed.price.trim() ? parseNumber(typed.price) : 0;
-    if (price === null || price < 0) return setProblem('A price is a sum of money, such as 6,40.');
+    const price = parseMoney(typed.price.trim() || '0', workshop.currency);
+    if (!price.ok) return setProblem(price.mend);
     const choice = (end: 'after' | 'before') => momentChoices(piece, view.stacks, end).find((own) => own.key === ties[end])?.value;
     const read = taskSchema.safeParse({
       id: newId(),
@@ -112,7 +112,7 @@ function AddTask({ piece, view }: Props) {
     if (!read.success) return setProblem(read.error.issues[0].message);
     setProblem('');
     const parcel = typed.buy.trim()
-      ? [{ id: newId(), name: typed.buy.trim(), price: Math.round(price * 100), arrived: false, holds: { taskId: read.data.id } }]
+      ? [{ id: newId(), name: typed.buy.trim(), price: price.value, arrived: false, holds: { taskId: read.data.id } }]
       : [];
     await save(
       { ...piece, tasks: [...(piece.tasks ?? []), read.data], parcels: [...piece.parcels, ...parcel] },
