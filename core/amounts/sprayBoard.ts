@@ -1,5 +1,5 @@
 import type { Hand } from '#core/facts/index';
-import { type FlatFace, filmMl, sprayTool, sweepsMl, sweepsOf } from './index.ts';
+import { type FlatFace, filmMl, sprayTool, sweepsMl, sweepsOf } from './coatAmount.ts';
 
 /**
  * Small parts side by side on one board: faces of one height lie in rows, each row is swept over in one go, so the overrun at either
