@@ -112,7 +112,8 @@ export function sessionSupplies({
 function bought(rows: Map<string, Stock>, event: EventOf<'stocked'>): void {
   const { id, supply: kind, spec, unit, amount, at } = event;
   const row = rows.get(supplyKey({ kind, spec }));
-  const price = Math.round(event.paid / amount);
+  // Of a millilitre it is a part of a cent.
+  const price = event.paid / amount;
   if (!row) rows.set(supplyKey({ kind, spec }), { id, kind, spec, unit, left: amount, leftAt: at, unitPrice: price });
   // Counted since then: it was among what was counted.
   else if (!since(row, at)) return;

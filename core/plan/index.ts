@@ -49,6 +49,7 @@ export {
   type ShoppingLine,
   type ShoppingShop,
   suppliesToBuy,
+  supplyShares,
   toOrder,
 } from './money/index.ts';
 export type { PiecePlan } from './piecePlan.ts';

@@ -82,6 +82,12 @@ const api = {
   plan(facts: Facts | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
     return planView(plan({ ...standing(facts, now), stayMinutes, turns, proven }));
   },
+  /** The plan of some pieces alone. */
+  planFor(facts: Facts | null, now: number, pieceIds: readonly string[]): PlanView {
+    const own = standing(facts, now);
+    const pieces = own.facts.pieces.filter(({ id }) => pieceIds.includes(id));
+    return planView(plan({ ...own, facts: { ...own.facts, pieces }, datesOf: [] }));
+  },
   /** Whole systems on one piece side by side, each as if it were alone. */
   compare(facts: Facts | null, now: number, pieceId: string): Compared[] {
     return compareSystems({ ...standing(facts, now), pieceId });

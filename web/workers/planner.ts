@@ -52,6 +52,7 @@ export const planner: Planner = {
   pinned: (facts, ...rest) => aside().worker.pinned(aside().handed(facts), ...rest),
   resumed: (facts, ...rest) => aside().worker.resumed(aside().handed(facts), ...rest),
   stepSooner: (facts, ...rest) => aside().worker.stepSooner(aside().handed(facts), ...rest),
+  planFor: (facts, ...rest) => aside().worker.planFor(aside().handed(facts), ...rest),
   compare: (facts, ...rest) => aside().worker.compare(aside().handed(facts), ...rest),
   sooner: (facts, ...rest) => aside().worker.sooner(aside().handed(facts), ...rest),
   sharpen: (facts, ...rest) => aside().worker.sharpen(aside().handed(facts), ...rest),

@@ -4,7 +4,7 @@ export { type Worth, worthOf } from './worth.ts';
 export { lacking, suppliesOfAll } from './lacking.ts';
 export { type Bought, ownBudget, type PieceMoney, pieceMoney } from './money.ts';
 export { ADDITIVE, usedUp } from './usedUp.ts';
-export { suppliesToBuy } from './suppliesToBuy.ts';
+export { suppliesToBuy, supplyShares } from './suppliesToBuy.ts';
 export { shoppingList, type ShoppingLine, type ShoppingShop, toOrder } from './shoppingList.ts';
 export { type Ration, rationsOf } from './rations.ts';
 export { type PriceMoves, priceMoves } from './priceMoves.ts';

@@ -24,11 +24,20 @@ export type ShoppingShop = Omit<Purchases['shops'][number], 'lines'> & {
 };
 
 export function shoppingList({ shops }: Purchases, wants: readonly Want[], steps: readonly PlannedStep[], now: Minute): ShoppingShop[] {
-  return shops.map((shop) => ({
+  const listed = shops.map((shop) => ({
     ...shop,
-    lines: shop.lines.map((line) => shoppingLine(line, wants, steps, now)),
+    lines: tonightFirst(
+      shop.lines.map((line) => shoppingLine(line, wants, steps, now)),
+      ({ tonight }) => tonight,
+    ),
     days: Math.max(0, ...shop.lines.map(({ leadDays }) => leadDays)),
   }));
+  return tonightFirst(listed, ({ lines }) => lines.some(({ tonight }) => tonight));
+}
+
+/** What has to be ordered tonight stands on top; else the order stays. */
+function tonightFirst<T>(list: readonly T[], tonight: (own: T) => boolean): T[] {
+  return [...list.filter(tonight), ...list.filter((own) => !tonight(own))];
 }
 
 function shoppingLine(line: PurchaseLine, wants: readonly Want[], steps: readonly PlannedStep[], now: Minute): ShoppingLine {

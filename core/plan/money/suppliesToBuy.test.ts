@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { PricedSupply } from './supplies.ts';
-import { suppliesToBuy } from './suppliesToBuy.ts';
+import { suppliesToBuy, supplyShares } from './suppliesToBuy.ts';
 
 const paper = (amount: number, owned: number | null, more: Partial<PricedSupply> = {}): PricedSupply => ({
   kind: 'paper',
@@ -16,6 +16,19 @@ const paper = (amount: number, owned: number | null, more: Partial<PricedSupply>
   cost: 0,
   source: 'default',
   ...more,
+});
+
+describe('a supply bought for several pieces', () => {
+  it('is borne by who uses of it, to the cent', () => {
+    const pieces = [0.4, 0.5, 0.3].map((exact, at) => ({ pieceId: `p${at}`, money: { supplies: [paper(1, 0, { exact })] } }));
+    const [line] = suppliesToBuy(pieces.map(({ money }) => money.supplies));
+    expect(supplyShares(line, pieces)).toEqual([
+      { pieceId: 'p0', paid: 23 },
+      { pieceId: 'p1', paid: 29 },
+      { pieceId: 'p2', paid: 18 },
+    ]);
+    expect(supplyShares({ ...line, spec: 'P2000' }, pieces)).toEqual([]);
+  });
 });
 
 describe('what all pieces lack beside paint', () => {

@@ -1,6 +1,6 @@
 import { shoppingList } from '#core/plan/index';
 import { Printer } from 'lucide-react';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -8,6 +8,8 @@ import { BesidePaint } from './BesidePaint.tsx';
 import { Budgets } from './Budgets.tsx';
 import { FromTheShelf } from './FromTheShelf.tsx';
 import { HowSure } from './HowSure.tsx';
+import { ListFor } from './ListFor.tsx';
+import { ListPlan, useListPlan } from './ListPlan.tsx';
 import { Rations } from './Rations.tsx';
 import { ShopSection } from './ShopSection.tsx';
 import { ToOrder } from './ToOrder.tsx';
@@ -15,42 +17,22 @@ import { WaysToSave } from './WaysToSave.tsx';
 
 const MoneyByMonth = lazy(async () => ({ default: (await import('./MoneyByMonth.tsx')).MoneyByMonth }));
 
-/** What to buy where, in whole packs: the cheapest there is, with what has to be ordered tonight said on its line. */
+/** What to buy where, for all pieces or some: the cheapest there is, with what has to be ordered tonight said first. */
 export function Buying() {
   const { plan } = usePlan();
-  const words = useWords();
-  const { purchases, wants, steps, now } = plan;
-  const shops = useMemo(() => shoppingList(purchases, wants, steps, now), [purchases, wants, steps, now]);
+  const [chosen, setChosen] = useState<readonly string[] | null>(null);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_420px]">
       <section className="sheet !px-7" aria-labelledby="buying">
-        <div className="flex flex-wrap items-baseline gap-x-4">
-          <h1 id="buying">{shops.length === 0 ? 'Nothing to buy' : `Buy for ${words.money(purchases.total)}`}</h1>
-          {shops.length > 0 && <HowSure purchases={purchases} />}
-          <Link to="/buying/shops" className="linklike noprint ml-auto">
-            shops and prices
-          </Link>
-        </div>
-        {shops.length === 0 && (
-          <p className="mt-3 text-lead">The shelf covers every planned coat, and whatever else the shops have a price for.</p>
-        )}
-        {purchases.short.map(({ want, name, why }) => (
-          <p key={want} role="alert" className="mt-2 font-[650]">
-            {name}: {SHORT_WORDS[why]}
-          </p>
-        ))}
-        {shops.map((shop) => (
-          <ShopSection key={shop.shopId ?? 'any'} shop={shop} />
-        ))}
-        <ToOrder />
-        <BesidePaint />
-        <button type="button" className="act noprint mt-5" onClick={() => window.print()}>
-          <Printer size={18} aria-hidden /> Print the list
-        </button>
+        <ListPlan pieceIds={chosen}>
+          <Heading />
+          <ListFor chosen={chosen} onChange={setChosen} />
+          <List />
+        </ListPlan>
       </section>
       <aside className="noprint space-y-5">
         <Budgets />
-        {purchases.total > 0 && <WaysToSave />}
+        {plan.purchases.total > 0 && <WaysToSave />}
         <Rations />
         <Suspense fallback={null}>
           <MoneyByMonth />
@@ -58,6 +40,45 @@ export function Buying() {
         <FromTheShelf />
       </aside>
     </div>
+  );
+}
+
+function Heading() {
+  const { purchases } = useListPlan();
+  const words = useWords();
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4">
+      <h1 id="buying">{purchases.shops.length === 0 ? 'Nothing to buy' : `Buy for ${words.money(purchases.total)}`}</h1>
+      {purchases.shops.length > 0 && <HowSure purchases={purchases} />}
+      <Link to="/buying/shops" className="linklike noprint ml-auto">
+        shops and prices
+      </Link>
+    </div>
+  );
+}
+
+function List() {
+  const { purchases, wants, steps, now } = useListPlan();
+  const shops = useMemo(() => shoppingList(purchases, wants, steps, now), [purchases, wants, steps, now]);
+  return (
+    <>
+      {shops.length === 0 && (
+        <p className="mt-3 text-lead">The shelf covers every planned coat, and whatever else the shops have a price for.</p>
+      )}
+      {purchases.short.map(({ want, name, why }) => (
+        <p key={want} role="alert" className="mt-2 font-[650]">
+          {name}: {SHORT_WORDS[why]}
+        </p>
+      ))}
+      {shops.map((shop) => (
+        <ShopSection key={shop.shopId ?? 'any'} shop={shop} />
+      ))}
+      <ToOrder />
+      <BesidePaint />
+      <button type="button" className="act noprint mt-5" onClick={() => window.print()}>
+        <Printer size={18} aria-hidden /> Print the list
+      </button>
+    </>
   );
 }
 

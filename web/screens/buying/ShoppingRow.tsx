@@ -8,12 +8,14 @@ import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { HAND_NAMES } from '../../views/handNames.ts';
 import { PaintStrip } from '../../views/paint.tsx';
+import { useListPlan } from './ListPlan.tsx';
 import { OtherwiseBought } from './OtherwiseBought.tsx';
 import { asListed, useBought } from './useBought.ts';
 
 /** One line of the list: how much, what for, what waits for it; bought as listed, otherwise, or not there. */
 export function ShoppingRow({ line }: { line: ShoppingLine }) {
-  const { plan, pieceById } = usePlan();
+  const { pieceById } = usePlan();
+  const plan = useListPlan();
   const words = useWords();
   const { busy, bought } = useBought();
   const [otherwise, setOtherwise] = useState(false);

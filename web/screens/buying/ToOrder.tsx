@@ -4,14 +4,19 @@ import { counted, toIso } from '#core/units/index';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { useListPlan } from './ListPlan.tsx';
 
 /** Decals, glass and other parts that nobody has ordered yet and no shop of the list has: the piece waits for them day by day. */
 export function ToOrder() {
-  const { facts, plan } = usePlan();
+  const { facts } = usePlan();
+  const plan = useListPlan();
+  const here = new Set(plan.pieces.map(({ pieceId }) => pieceId));
   const words = useWords();
   const { save } = useSaving();
   const onList = new Set(plan.wants.map(({ key }) => key));
-  const open = toOrder(facts.pieces).filter(({ piece, parcel }) => !onList.has(parcelKey(piece.id, parcel.id)));
+  const open = toOrder(facts.pieces.filter(({ id }) => here.has(id))).filter(
+    ({ piece, parcel }) => !onList.has(parcelKey(piece.id, parcel.id)),
+  );
   if (open.length === 0) return null;
   return (
     <section aria-label="Parts to order" className="mt-5">

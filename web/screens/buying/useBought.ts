@@ -7,6 +7,7 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
+import { useListPlan } from './ListPlan.tsx';
 
 /** A line of the list as it was bought: how many packs came, at what price, and of which paint where it was another one. */
 export type BoughtLine = {
@@ -32,7 +33,8 @@ export function wholeOrder(lines: readonly ShoppingLine[], delivery: number): Bo
 
 /** Marks lines bought: paint and supplies stand on the shelf, parts are on their way. Pressed twice it is bought once. */
 export function useBought(): { readonly busy: boolean; readonly bought: (lines: readonly BoughtLine[]) => Promise<void> } {
-  const { plan, facts, workshop } = usePlan();
+  const { facts, workshop } = usePlan();
+  const plan = useListPlan();
   const { save } = useSaving();
   const [busy, setBusy] = useState(false);
 
