@@ -77,6 +77,32 @@ describe('facts over HTTP', () => {
     expect((await get('/api/workshop')).facts.offers.map(({ price }: { price: number }) => price)).toEqual([700, 800]);
     expect((await put(['a', 650, 1])).body).toEqual({ written: 1 });
   });
+  it('takes a shelf as a table the same way, and nothing that is no table', async () => {
+    const { facts } = await get('/api/workshop');
+    const can = (id: string, more = {}) => ({
+      id,
+      productId: facts.products[0].id,
+      packMl: 400,
+      leftMl: 100,
+      leftAt: '2026-12-01T19:00:00Z',
+      opened: true,
+      paid: 0,
+      ...more,
+    });
+    const put = (collection: string, ...values: object[]) =>
+      send('PUT', `/api/facts/${collection}`, { writes: values.map((value) => ({ revision: 0, value })) });
+    expect(await put('cans', can('one'), can('two', { expires: '2027-01-01' }))).toEqual({ status: 200, body: { written: 2 } });
+    expect((await put('cans', can('three'), can('four', { placeId: 'nowhere' }))).status).toBe(422);
+    expect((await put('pieces', {})).status).toBe(422);
+    expect((await get('/api/workshop')).facts.cans.map(({ id }: { id: string }) => id).sort()).toEqual(['one', 'two']);
+  });
+  it('says what the simulated shops ask today, and writes nothing of it', async () => {
+    const before = await get('/api/workshop');
+    const { shops, offers } = await get('/api/shops/prices?today=2026-12-01');
+    expect([shops.length, offers.length > before.facts.products.length]).toEqual([3, true]);
+    expect(await get('/api/workshop')).toEqual(before);
+    expect(await get('/api/shops/prices?today=soon')).toMatchObject({ status: 422 });
+  });
   it('refuses what does not fit, naming place and mend, and changes nothing', async () => {
     const before = await get('/api/workshop');
     const bad = await send('PUT', '/api/facts/shops/quay', { revision: 0, value: { ...shop('Quay'), delivery: -4 } });

@@ -30,3 +30,4 @@ export {
 } from './testBench.ts';
 export { GRID, inventedInstance } from './instances.ts';
 export { inventedBuying } from './buyings.ts';
+export { withShops } from './shops.ts';

@@ -1,7 +1,7 @@
 import { buy } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Offer, Piece } from '#core/facts/index';
-import { clear, generatedFacts, lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
+import { clear, generatedFacts, lacquer, NOW, part, piece, primer, shelf, withShops } from '#core/invented/index';
 import { describe, expect, it } from 'vitest';
 import { solveWithHighs } from '../../solver/highs.ts';
 import { suppliesToBuy } from './money/index.ts';
@@ -89,7 +89,7 @@ describe('ways to spend less', () => {
   it('of generated workshops keep their word', { timeout: 120_000 }, async () => {
     let seen = 0;
     for (let seed = 1; seed <= (process.env.PROOF ? 40 : 4); seed++) {
-      const own = generatedFacts(2, seed, NOW);
+      const own = withShops(generatedFacts(2, seed, NOW), seed);
       const base = await spent(own);
       for (const way of (await savings(own)).ways) {
         seen++;
