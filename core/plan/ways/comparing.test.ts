@@ -30,6 +30,19 @@ describe('systems compared', () => {
       expect([each.money, each.sessions, each.minutes]).toEqual([money.total, sessions, Math.round(attendedMinutes)]);
     }
   });
+  it('keep two colours that go by one word apart: each is bought by itself', () => {
+    const greys = [lacquer(2, { id: 'light' }), { ...lacquer(2, { id: 'dark' }), productId: 'dark-grey' }];
+    const dark = {
+      ...(shelf.products.find(({ id }) => id === lacquer().productId) as Facts['products'][number]),
+      id: 'dark-grey',
+      name: 'Dark grey',
+      lab: { l: 30, a: 0, b: 0 },
+    };
+    const two = facts({ products: [...shelf.products, dark], cans: [], pieces: [piece(part({ layers: [primer(), ...greys] }))] });
+    const enamel = find(compared(two), 'enamel')?.piece as typeof own;
+    const made = plan({ facts: { ...two, pieces: [enamel] }, now: NOW, conditions: conditionsOf(two, NOW), datesOf: [] });
+    expect(new Set(made.steps.flatMap(({ coat }) => (coat?.family === 'acrylic-enamel' ? [coat.mix] : []))).size).toBe(2);
+  });
   it('are each as if the piece were alone', () => {
     const busy = compared(facts({ pieces: [own, { ...own, id: 'other' }, { ...own, id: 'third' }] }));
     expect(busy.map(({ id, likelyDays }) => [id, likelyDays])).toEqual(all.map(({ id, likelyDays }) => [id, likelyDays]));

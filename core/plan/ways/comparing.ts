@@ -1,5 +1,5 @@
 import { glossOf, type ResolvedLayer, resolveLayer, sheenName } from '#core/coats/index';
-import { colourDifference, colourWord } from '#core/colour/index';
+import { colourDifference } from '#core/colour/index';
 import { shelfCans } from '#core/buying/index';
 import type { Facts, Family, Hand, Layer, Part, Piece, Role, System } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
@@ -119,7 +119,8 @@ function swapped(layer: Layer, { primer, colour, clear, hand }: Swap, facts: Fac
   const wanted = {
     family,
     role: roleIn(family, now.role),
-    name: layer.wanted?.name ?? (now.role === 'clear' ? 'clear' : now.role.endsWith('primer') ? 'primer' : colourWord(now.lab)),
+    // Two greys are two paints: a colour keeps the name of the one it is to be like.
+    name: layer.wanted?.name ?? (now.role === 'clear' ? 'clear' : `like ${now.name}`.slice(0, 80)),
     lab: now.lab,
     ...(layer.wanted?.gloss === undefined ? {} : { gloss: layer.wanted.gloss }),
     ...(layer.wanted?.flake === undefined ? {} : { flake: layer.wanted.flake }),

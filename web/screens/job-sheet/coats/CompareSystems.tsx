@@ -74,7 +74,7 @@ function Table({ piece, onTaken }: { piece: Piece; onTaken: () => void }) {
         </thead>
         <tbody>
           {systems.map((system) => (
-            <SystemRow key={system.id} system={system} onTaken={onTaken} />
+            <SystemRow key={system.id} piece={piece} system={system} onTaken={onTaken} />
           ))}
         </tbody>
       </table>
@@ -96,10 +96,10 @@ const DANGERS: Partial<Record<Compared['hazards'][number], string>> = {
   'airbrush-water': 'fine mist',
 };
 
-function SystemRow({ system, onTaken }: { system: Compared; onTaken: () => void }) {
+function SystemRow({ piece, system, onTaken }: { piece: Piece; system: Compared; onTaken: () => void }) {
   const words = useWords();
   const keep = usePieceSave();
-  const { piece, joints, stopped } = system;
+  const { joints, stopped } = system;
   const dangers = system.hazards.flatMap((hazard) => DANGERS[hazard] ?? []);
   const days = (own: number | null) => (own === null ? '–' : own < 1 ? 'today' : counted(Math.round(own), 'day'));
   return (
@@ -128,21 +128,29 @@ function SystemRow({ system, onTaken }: { system: Compared; onTaken: () => void 
         {stopped && <span className="second block">{stopped}</span>}
       </td>
       <td className="text-right">
-        {piece && joints.stop === 0 && (
+        {system.piece && joints.stop === 0 && (
           <button
             type="button"
             className="chip"
             aria-label={`Take ${system.label}`}
             onClick={() => {
-              void keep(piece, `${system.label}: every layer can be changed.`);
+              void keep(withLayersOf(piece, system.piece), `${system.label}: every layer can be changed.`);
               onTaken();
             }}
           >
             Take
           </button>
         )}
-        {!piece && <span className="second text-small">now</span>}
+        {!system.piece && <span className="second text-small">now</span>}
       </td>
     </tr>
   );
+}
+
+/** The piece as it stands, with the layers it would have; what else was changed meanwhile stays. */
+function withLayersOf(piece: Piece, other: Piece | null): Piece {
+  return {
+    ...piece,
+    parts: piece.parts.map((part) => ({ ...part, layers: other?.parts.find(({ id }) => id === part.id)?.layers ?? part.layers })),
+  };
 }
