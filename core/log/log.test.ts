@@ -85,6 +85,8 @@ describe('what is looked for', () => {
     ]);
     expect(rows[1].body).toContain('Tin boat');
     expect(searchableFact('products', shelf.products[0], facts)[0]).toMatchObject({ kind: 'paint', title: shelf.products[0].name });
+    const coded = { ...shelf.products[0], code: 'T 34' };
+    expect(searchableFact('products', coded, facts)[0].body).toContain('T 34');
     expect(searchableFact('places', shelf.places[0], facts)).toEqual([]);
     expect(searchableEntry(laid, facts, words)).toMatchObject({ kind: 'entry', id: laid.id, title: expect.stringContaining('Coat of') });
   });

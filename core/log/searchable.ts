@@ -55,7 +55,9 @@ function searchablePaint(product: Product, facts: Facts): Searchable {
     pieceId: '',
     at: '',
     title: product.name,
-    body: [sheet?.name, sheet && plain(sheet.family), sheet && plain(sheet.role), colourWord(product.lab)].filter(Boolean).join(', '),
+    body: [product.code, sheet?.name, sheet && plain(sheet.family), sheet && plain(sheet.role), colourWord(product.lab)]
+      .filter(Boolean)
+      .join(', '),
   };
 }
 
