@@ -20,7 +20,7 @@ export function MoneyByMonth() {
       <h2>Money by month</h2>
       <div className="mt-2 h-44" aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
-          <BarChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>
+          <BarChart data={data} accessibilityLayer={false} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>
             <defs>
               <pattern id="ahead" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
                 <rect width="2" height="6" fill="var(--ink)" />
