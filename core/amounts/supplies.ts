@@ -44,6 +44,7 @@ const USUAL_PRICE: Record<SupplyKind, number> = {
   gloves: 25,
   'tack-cloth': 120,
   cup: 15,
+  'spare-part': 100,
 };
 
 /** Strippers differ too much for one price. */
@@ -61,7 +62,7 @@ export function unitPrice(line: Pick<SupplyLine, 'kind' | 'spec'>, stock: readon
 /** As a shop would call it: "Paper P400", "Tape, fine line 3 mm", "Solvent gel". */
 export function supplyName({ kind, spec }: Pick<SupplyLine, 'kind' | 'spec'>): string {
   if (kind === 'paper') return `Paper ${spec}`;
-  return kind === 'tape' || kind === 'gloves' ? `${capital(kind)}, ${spec}` : capital(spec);
+  return kind === 'tape' || kind === 'gloves' || kind === 'spare-part' ? `${capital(kind)}, ${spec}` : capital(spec);
 }
 
 /** "5 sheets", "4.2 m": an amount in the unit of its kind. */

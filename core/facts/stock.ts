@@ -18,6 +18,8 @@ export const SUPPLY_KINDS = [
   'gloves',
   'tack-cloth',
   'cup',
+  /** A wheel, a screw, a pane: its size and condition stand in its spec. */
+  'spare-part',
 ] as const;
 export const supplyKindSchema = z.enum(SUPPLY_KINDS);
 export type SupplyKind = z.infer<typeof supplyKindSchema>;

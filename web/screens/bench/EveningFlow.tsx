@@ -46,6 +46,7 @@ function BatchRow({ row }: { row: EveningRow }) {
   const words = useWords();
   const { steps } = row;
   const [first] = steps;
+  const paintMl = steps.reduce((sum, { coat }) => sum + (coat?.ml ?? 0), 0);
   const ration = first.coat && plan.rations.find(({ mix }) => mix === first.coat?.mix);
   const mates = partsOf(steps, pieceById);
   const shuts = steps.flatMap(({ window, placed }) =>
@@ -71,6 +72,7 @@ function BatchRow({ row }: { row: EveningRow }) {
             </span>
           ))}
           {coatTimes(steps, words.clock)}
+          {paintMl > 0.05 && ` · ${words.volume(paintMl)} as sprayed`}
           {wait > 2 && ` · ${Math.round(wait)} min of it is flash-off`}
           {ration && ` · ${reachText(ration, words)}${ration.spots.length > 0 ? ': thinly where nobody sees it' : ''}`}
           {row.mixGoodUntil !== null && ` · use the mix up by ${words.clock(row.mixGoodUntil)}`}

@@ -12,6 +12,7 @@ import { EveningFlow } from './EveningFlow.tsx';
 import { MovedHere } from './MovedHere.tsx';
 import { ToBuyBefore } from './ToBuyBefore.tsx';
 import { WhySo } from './WhySo.tsx';
+import { BeforeItIsLost } from './BeforeItIsLost.tsx';
 import { WorthAMinute } from './WorthAMinute.tsx';
 import { stayOf } from './stay.ts';
 
@@ -92,6 +93,7 @@ export function Tonight() {
         <Cautions hazards={[...new Set(steps.flatMap((step) => step.hazards))]} />
         <ToBuyBefore />
         <HeldUp />
+        <BeforeItIsLost />
         <WorthAMinute />
       </aside>
     </div>

@@ -74,6 +74,7 @@ export function Money({ piece, view }: SectionProps) {
             <thead>
               <tr className="second text-left text-small">
                 <th className="py-1 font-[400]">Paint</th>
+                <th className="text-right font-[400]">Its coats take</th>
                 <th className="text-right font-[400]">All pieces need</th>
                 <th className="text-right font-[400]">On the shelf</th>
                 <th className="text-right font-[400]">To buy</th>
@@ -84,6 +85,9 @@ export function Money({ piece, view }: SectionProps) {
               {needs.map((need) => (
                 <tr key={need.mix} className="border-t border-hairline">
                   <td className="py-2">{need.name}</td>
+                  <td className="figure text-right">
+                    {words.volume(need.byPiece.reduce((sum, own) => (own.pieceId === piece.id ? sum + own.ml : sum), 0))}
+                  </td>
                   <td className="figure text-right">{words.volume(need.neededMl)}</td>
                   <td className="figure text-right">{words.volume(need.shelfMl)}</td>
                   <td className="figure text-right">{need.missingMl > 0 ? words.volume(need.missingMl) : 'covered'}</td>

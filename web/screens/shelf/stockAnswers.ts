@@ -18,6 +18,7 @@ export const UNIT_OF: Readonly<Record<Stock['kind'], SupplyUnit>> = {
   gloves: 'pair',
   'tack-cloth': 'piece',
   cup: 'piece',
+  'spare-part': 'piece',
 };
 
 /** A row of stock as it was typed; what is wrong stands at its field. */
