@@ -111,7 +111,7 @@ describe('the list to buy', () => {
     await page.getByRole('row').filter({ hasText: 'Plover tar black' }).getByText('4.5 mL').waitFor();
     await page.getByRole('row').filter({ hasText: 'Dunlin soot' }).getByText('250 mL').waitFor();
     await page.goto(`${server.url}/buying/shops`);
-    const table = await tableOf(page.getByRole('link', { name: 'Prices as CSV' }));
+    const table = await tableOf(page.getByRole('link', { name: 'Prices as CSV', exact: true }));
     const [head, ...lines] = table.trim().split(/\r?\n/);
     expect(lines.length).toBeGreaterThan(8);
     const file = join(mkdtempSync(join(tmpdir(), 'prices-')), 'prices.csv');

@@ -26,6 +26,7 @@ export {
 export { Programme, type Term } from './cheapest/programme.ts';
 export type { Short, ShortWhy } from './cheapest/short.ts';
 export type { Solve, Solved } from './cheapest/solve.ts';
+export { goodsToCsv, type ReadGoods, readGoods } from './goodsCsv.ts';
 export { offersToCsv, type ReadOffers, readOffers } from './offersCsv.ts';
 export { type ReadShelf, readShelf, shelfToCsv } from './shelfCsv.ts';
 export type { WrongLine } from './table.ts';

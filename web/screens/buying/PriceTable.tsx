@@ -1,10 +1,10 @@
-import { offersToCsv, readOffers } from '#core/buying/index';
+import { goodsToCsv, offersToCsv, readGoods, readOffers } from '#core/buying/index';
 import { localMoment } from '#core/units/index';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { TableBothWays } from '../../views/TableBothWays.tsx';
 
-/** Prices of paint as a table for a spreadsheet, out and in. */
+/** Prices of paint, and of what is none, as tables for a spreadsheet, out and in. */
 export function PriceTable() {
   const { facts, plan, workshop } = usePlan();
   return (
@@ -18,6 +18,18 @@ export function PriceTable() {
         read={(text) => {
           const { offers, wrong } = readOffers(text, facts, newId, localMoment(plan.now, workshop.timeZone).date);
           return { rows: offers, wrong };
+        }}
+        taken="the list goes by them."
+      />
+      <h3 className="mt-4 font-[650] text-ink">Papers, tape and the rest</h3>
+      <TableBothWays
+        collection="goods"
+        what="supply price"
+        fileName="supplies.csv"
+        text={goodsToCsv(facts)}
+        read={(text) => {
+          const { goods, wrong } = readGoods(text, facts, newId, localMoment(plan.now, workshop.timeZone).date);
+          return { rows: goods, wrong };
         }}
         taken="the list goes by them."
       />
