@@ -5,7 +5,9 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
+import { KeptDate } from '../../views/KeptDate.tsx';
 import { MoneyField } from '../../views/MoneyField.tsx';
+import { RemoveButton } from '../../views/RemoveButton.tsx';
 import { SmallSelect } from '../../views/SmallField.tsx';
 import { usePieceSave } from './pieceChanges.ts';
 
@@ -89,7 +91,7 @@ function LotFields({ piece, lot }: { piece: Piece; lot: Lot | undefined }) {
   );
   const shares = lot ? lotShares(lot, facts) : null;
   return (
-    <details className="mt-2" open={lot === undefined ? undefined : false}>
+    <details className="mt-2">
       <summary className="min-h-9 cursor-pointer">{lot ? 'How it was bought' : 'What it was bought for'}</summary>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <MoneyField
@@ -99,6 +101,7 @@ function LotFields({ piece, lot }: { piece: Piece; lot: Lot | undefined }) {
           onKeep={(paid) => (paid === undefined ? lot && void remove('lots', lot.id, 'Nothing is said of it any more.') : keep({ paid }))}
         />
         {lot && <MoneyField label="its way here" placeholder="0" value={lot.postage} onKeep={(postage) => keep({ postage })} />}
+        {lot && <KeptDate label="on" value={lot.boughtOn} onKeep={(boughtOn) => keep({ boughtOn })} />}
         {lot && lot.pieces.length > 1 && (
           <SmallSelect
             label="shared"
@@ -131,6 +134,10 @@ function LotFields({ piece, lot }: { piece: Piece; lot: Lot | undefined }) {
               ) : (
                 <span className="figure">{words.money(shares?.get(own.pieceId)?.price ?? 0)}</span>
               )}
+              <RemoveButton
+                what={`it from “${lot.name}”`}
+                onRemove={() => keep({ pieces: lot.pieces.filter(({ pieceId }) => pieceId !== own.pieceId) })}
+              />
             </li>
           ))}
         </ul>
