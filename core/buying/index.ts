@@ -5,7 +5,16 @@ export { type BesideWanted, type Pack, parcelKey, type Want, wantsOf } from './w
 export { buy, buyingKey, buyingProblem, type ProvenPurchases } from './workshopBuying.ts';
 export { canFact, type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
 export { cartridgeMinutes, frostKills, type Keeping, keepingOf, letDowns, type PaintUse, usesOf } from './keeping.ts';
-export { type BoughtOutside, boughtOutside, sessionSupplies, shelfStock, type SupplyUse, supplyUses } from './stockLedger.ts';
+export {
+  asKept,
+  type BoughtOutside,
+  boughtOutside,
+  sessionSupplies,
+  shelfStock,
+  type SupplyUse,
+  supplyUses,
+  wasBought,
+} from './stockLedger.ts';
 export { typicalPack, usualCost } from './typical.ts';
 export { newWorkshop, starterShelf } from './starterShelf.ts';
 export { type Cheapest, cheapest } from './cheapest/cheapest.ts';

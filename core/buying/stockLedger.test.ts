@@ -2,7 +2,7 @@ import { EMPTY_FACTS, type Facts, type LogEvent, type Stock } from '#core/facts/
 import { toIso } from '#core/units/index';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { boughtOutside, lostPaint, shelfCans, shelfStock, starterShelf, supplyUses } from './index.ts';
+import { asKept, boughtOutside, lostPaint, shelfCans, shelfStock, starterShelf, supplyUses, wasBought } from './index.ts';
 
 /** Every can and every row of stock balances after any events and their undoing: nothing appears, nothing is lost without a word. */
 
@@ -53,6 +53,16 @@ describe('a row of stock', () => {
   it('that was never counted stays some, and one that was bought only is there with its price', () => {
     expect(leftOf([row(undefined)], [stocked('s', NOW - 10, 4)])).toBeUndefined();
     expect(shelfStock(facts({ events: [stocked('s', NOW - 10, 4)] }))).toMatchObject([{ id: 's', spec: 'P400', left: 4, unitPrice: 35 }]);
+  });
+  it('that was bought stays with nothing left when it is taken off, its price in whole cents or not at all', () => {
+    const events = [stocked('s', NOW - 10, 500, 640)];
+    const [bought] = shelfStock(facts({ events }));
+    expect([wasBought(bought, { events }), wasBought({ ...bought, spec: 'P800' }, { events })]).toEqual([true, false]);
+    expect(bought.unitPrice).toBeCloseTo(1.28, 9);
+    expect(asKept(bought)).not.toHaveProperty('unitPrice');
+    expect(asKept({ ...bought, unitPrice: 35 }).unitPrice).toBe(35);
+    const off = { ...asKept(bought), left: 0, leftAt: toIso(NOW) };
+    expect(shelfStock(facts({ stock: [off], events }))).toMatchObject([{ id: 's', left: 0 }]);
   });
   it('counted in another unit is left alone', () => {
     const metres: LogEvent = { ...done('d', NOW - 10, 2), supplies: [{ kind: 'paper', spec: 'P400', unit: 'm', amount: 2 }] } as LogEvent;

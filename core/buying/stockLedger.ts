@@ -143,3 +143,13 @@ function used(rows: Map<string, Stock>, { pieceId, at, line }: SupplyUse): Bough
 function since({ leftAt }: Stock, at: string): boolean {
   return toMinute(at) >= toMinute(leftAt);
 }
+
+/** A row as it may be kept: a price worked out from a purchase may be a part of a cent, and is worked out again. */
+export function asKept({ unitPrice: price, ...row }: Stock): Stock {
+  return { ...row, ...(price !== undefined && Number.isInteger(price) ? { unitPrice: price } : {}) };
+}
+
+/** Whether the log says that some of it was bought: then the row stays, with nothing left, when it is taken off the shelf. */
+export function wasBought(row: Pick<Stock, 'kind' | 'spec'>, { events }: Pick<Facts, 'events'>): boolean {
+  return standingEvents(events).some((event) => event.kind === 'stocked' && event.supply === row.kind && event.spec === row.spec);
+}

@@ -1,6 +1,6 @@
 import { supplyKey, supplyName } from '#core/amounts/index';
-import { shelfStock } from '#core/buying/index';
-import type { Piece, Stock } from '#core/facts/index';
+import { asKept, shelfStock } from '#core/buying/index';
+import type { Piece } from '#core/facts/index';
 import type { PieceMoney } from '#core/plan/index';
 import { parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
@@ -54,7 +54,7 @@ function SupplyRow({ piece, line }: { piece: Piece; line: Line }) {
     const counted = { left, leftAt: toIso(nowMinute()) };
     return save(
       'stock',
-      row ? { ...wholePrice(row), ...counted } : { id: newId(), kind: line.kind, spec: line.spec, unit: line.unit, ...counted },
+      row ? { ...asKept(row), ...counted } : { id: newId(), kind: line.kind, spec: line.spec, unit: line.unit, ...counted },
       `${name}: ${supplyText(left, line.unit)} on the shelf.`,
     );
   };
@@ -109,9 +109,4 @@ function AmountField({ label, shown, onAmount }: { label: string; shown: string;
       )}
     </>
   );
-}
-
-/** A row as it may be kept: a price worked out from a purchase may be a part of a cent, and is worked out again. */
-function wholePrice({ unitPrice, ...row }: Stock): Stock {
-  return { ...row, ...(unitPrice !== undefined && Number.isInteger(unitPrice) ? { unitPrice } : {}) };
 }

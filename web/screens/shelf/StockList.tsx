@@ -1,5 +1,5 @@
 import { supplyName } from '#core/amounts/index';
-import { shelfStock } from '#core/buying/index';
+import { asKept, shelfStock, wasBought } from '#core/buying/index';
 import { capital, toIso } from '#core/units/index';
 import { plain, type Stock, SUPPLY_KINDS, supplyUnitSchema } from '#core/facts/index';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -16,8 +16,13 @@ import { supplyText } from '#core/amounts/index';
 /** Papers, tape, stripper and the rest that are owned: what stands here is used before any is bought. */
 export function StockList() {
   const { facts } = usePlan();
-  const { remove } = useSaving();
+  const { save, remove } = useSaving();
   const rows = [...shelfStock(facts)].sort((a, b) => supplyName(a).localeCompare(supplyName(b), 'en', { numeric: true }));
+  const off = (row: Stock) => {
+    const said = `${supplyName(row)} is off the shelf.`;
+    if (wasBought(row, facts)) void save('stock', { ...asKept(row), left: 0, leftAt: toIso(nowMinute()) }, said);
+    else void remove('stock', row.id, said);
+  };
   return (
     <section className="sheet mt-5" aria-label="Papers, tape and the rest">
       <h2>Papers, tape and the rest</h2>
@@ -28,7 +33,7 @@ export function StockList() {
             <span>{supplyName(row)}</span>
             <span className="flex items-center">
               <span className="figure">{row.left === undefined ? 'some' : supplyText(row.left, row.unit)}</span>
-              <RemoveButton what={supplyName(row)} onRemove={() => void remove('stock', row.id, `${supplyName(row)} is off the shelf.`)} />
+              {(row.left !== 0 || !wasBought(row, facts)) && <RemoveButton what={supplyName(row)} onRemove={() => off(row)} />}
             </span>
           </li>
         ))}
