@@ -23,6 +23,22 @@ describe('a spray board', () => {
     expect(mlTogether).toBeCloseTo(Math.max(5 * 2 * (625 / 300), 6 * 4.48), 1);
     expect(mlApart).toBeCloseTo(6 * 5.83, 1);
   });
+  it('empties a can by the length of its sweeps, with what runs over at both ends', () => {
+    const thin = { filmUm: 1, solids: 0.9 };
+    const { mlTogether, heightMm, rows } = sprayBoard(items(6), thin, 'aerosol');
+    expect(mlTogether).toBeCloseTo((5 * 2 * (525 + 2 * 50)) / 300, 9);
+    expect(heightMm).toBe(30);
+    const two = sprayBoard([...items(7), ...items(2)], thin, 'aerosol');
+    expect([two.rows.length, two.heightMm]).toEqual([2, 30 + 15 + 30]);
+    expect(rows[0].lengthMm).toBe(525);
+  });
+  it('lays the largest face of each first', () => {
+    const faces = [
+      { longMm: 20, shortMm: 10 },
+      { longMm: 90, shortMm: 60 },
+    ];
+    expect(sprayBoard([{ id: 'a', faces }], LACQUER, 'gun').laid).toMatchObject([{ longMm: 90, shortMm: 60 }]);
+  });
   it('begins another row where an arm ends, and puts the tallest first', () => {
     const mixed = [...items(8), { id: 'wall', faces: [{ longMm: 200, shortMm: 120 }] }];
     const { rows, laid } = sprayBoard(mixed, LACQUER, 'aerosol');

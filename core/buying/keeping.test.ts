@@ -114,9 +114,40 @@ describe('a can', () => {
     const own = facts([can('twopack', { opened: false })], { events: [coat('c', 'twopack', NOW - 300 * DAY)] });
     expect(kinds(own)).toEqual(['stale']);
   });
+  it.each([
+    ['urethane-2k', 'aerosol', 2],
+    ['urethane-2k', 'gun', 180],
+    ['epoxy-primer', 'gun', 180],
+    ['etch-primer', 'aerosol', 365],
+    ['acrylic-lacquer', 'aerosol', 3 * 365],
+    ['alkyd-enamel', 'brush', 3 * 365],
+    ['water-acrylic', 'airbrush', 2 * 365],
+  ] as const)('of %s for the %s keeps %d days once it is open', (family, hand, days) => {
+    const kind = sheet('own', { family, hand });
+    const opened = (ago: number) => {
+      const own = { ...can('own', { openedOn: toIso(NOW - ago * DAY).slice(0, 10) }), productId: 'own' };
+      const product = { ...products[0], id: 'own', sheetId: 'own' };
+      return kinds({ ...facts([own]), sheets: [...sheets, kind], products: [...products, product] }).includes('stale');
+    };
+    expect([opened(days), opened(days + 2)]).toEqual([false, true]);
+  });
+  it('says the gravest first, and how long in days, months or years', () => {
+    const said = (openedOn: string) => keepingOf(facts([can('water', { openedOn })]), mild, NOW).get('can-water')?.[0].text;
+    expect(said('2024-11-01')).toContain('Open for 25 months; it usually keeps 24 months');
+    expect(said('2021-11-01')).toContain('Open for 5 years');
+    expect(kinds(facts([can('water', { openedOn: '2021-01-01', expires: '2026-11-01', leftMl: 10 })]), frosty)).toEqual([
+      'expired',
+      'frost',
+      'stale',
+      'low',
+    ]);
+    const soon = air(Array.from({ length: 48 }, (_, hour) => (hour === 5 ? -2 : 8)));
+    expect(keepingOf(facts([can('water')]), soon, NOW).get('can-water')?.[0].text).toContain('within a day');
+    expect(kinds(facts([can('water', { placeId: 'gone' })]), frosty)).toEqual([]);
+  });
   it('of spray that was not used for months may have a dry nozzle', () => {
     const used = (days: number) => facts([can('lacquer')], { events: [coat('c', 'lacquer', NOW - days * DAY)] });
-    expect([kinds(used(120)), kinds(used(20))]).toEqual([['nozzle'], []]);
+    expect([kinds(used(91)), kinds(used(89)), kinds(used(20))]).toEqual([['nozzle'], [], []]);
   });
 });
 
@@ -131,6 +162,8 @@ describe('what is known of a paint', () => {
     ];
     const own = facts([can('lacquer')], { events });
     expect(usesOf('lacquer', own)).toEqual([{ pieceId: 'tram', ml: 20, coats: 2, last: NOW - DAY }]);
+    const later = { ...coat('e', 'lacquer', NOW - 60), pieceId: 'fan' } as LogEvent;
+    expect(usesOf('lacquer', { events: [...events, later] }).map(({ pieceId }) => pieceId)).toEqual(['fan', 'tram']);
     expect([letDowns('lacquer', own), letDowns('water', own)]).toEqual([['dry to tape in an hour'], []]);
   });
   it('and how long the respirator was worn since its cartridges were changed: brushed and remembered coats left out', () => {
@@ -145,6 +178,8 @@ describe('what is known of a paint', () => {
     const since = (days: number) => ({ ...workshop, cartridgesSince: toIso(NOW - days * DAY) });
     expect(cartridgeMinutes({ workshop: [since(2)], events })).toBe(17);
     expect(cartridgeMinutes({ workshop: [since(20)], events })).toBe(67);
+    // The coat of the very minute counts.
+    expect(cartridgeMinutes({ workshop: [since(9)], events })).toBe(67);
     expect(cartridgeMinutes({ workshop: [workshop], events })).toBeNull();
   });
 });
@@ -163,6 +198,12 @@ describe('the shelf as a table', () => {
   it('with semicolons, decimal commas and a byte-order mark says the same, and what is left counts from now', () => {
     const { cans } = read('\uFEFFcan;paint;pack_ml;left_ml;opened;paid\ncan-lacquer;Paint lacquer;400;120,5;yes;8,00\n');
     expect(cans).toMatchObject([{ id: 'can-lacquer', leftMl: 120.5, leftAt: toIso(NOW), paid: 800 }]);
+  });
+  it('keeps what is reckoned where the table only rounds it, and opens what lacks something', () => {
+    const row = (left: string, opened = 'no') =>
+      read(`can,paint,pack_ml,left_ml,opened\ncan-lacquer,Paint lacquer,400,${left},${opened}\n`).cans[0];
+    expect([row('300.04').leftAt, row('299.9').leftAt]).toEqual([own.cans[0].leftAt, toIso(NOW)]);
+    expect([row('400').opened, row('399').opened, row('400', 'ja').opened]).toEqual([false, true, true]);
   });
   it('takes a row without an id as another can, full unless it says otherwise', () => {
     const { cans } = read('paint,pack_ml\nPaint water,17\n');

@@ -79,6 +79,12 @@ describe('what was used and never noted as bought', () => {
     expect(outside([row(5)], [done('d', NOW - 10, 2)])).toEqual([]);
     expect(outside([row(undefined)], [done('d', NOW - 10, 2)])).toEqual([]);
   });
+  it('of the minute of a count is among what was counted then, and one bought in it stands there', () => {
+    const counted: LogEvent = { id: 'c', at: toIso(NOW), kind: 'counted', stockId: 'p400', left: 1 };
+    expect(leftOf([row(5)], [counted, done('d', NOW, 1)])).toBe(0);
+    expect(leftOf([row(5)], [stocked('s', NOW - 1000, 4)])).toBe(9);
+    expect(leftOf([row(5)], [{ ...counted, stockId: 'another' }])).toBe(5);
+  });
   it('was not, where it had been bought before it was used', () => {
     expect(outside([], [stocked('s', NOW - 20, 4), done('d', NOW - 10, 2)])).toEqual([]);
     expect(outside([], [done('d', NOW - 20, 2), stocked('s', NOW - 10, 4)])).toEqual([['p', 70]]);
@@ -98,6 +104,14 @@ describe('gloves and tack cloths', () => {
       ['q', 'nitrile', 0.5],
     ]);
     expect(lines([worn('a', 'p', NOW, 'clean'), worn('b', 'p', NOW + 2880, 'clean')])).toHaveLength(2);
+    expect(lines([worn('a', 'p', NOW, 'teardown'), worn('b', 'p', NOW + 5, 'metal-prep')])).toEqual([['p', 'nitrile', 1]]);
+  });
+  it('go with a fifth of a tack cloth where any of it was sprayed', () => {
+    const [sprayed] = eventsOf([{ what: 'coat', ml: 5, of: 0 }]);
+    expect(lines([worn('a', 'p', NOW, 'clean'), sprayed])).toEqual([
+      ['p', 'nitrile', 1],
+      ['p', 'tack cloth', 0.2],
+    ]);
   });
   it('are not made up for what was logged before supplies were noted, for what was remembered, or for work with bare hands', () => {
     expect(lines([worn('a', 'p', NOW, 'clean', { supplies: undefined })])).toEqual([]);

@@ -62,6 +62,50 @@ describe('a budget', () => {
     expect(more.committed).toBe(1750);
     expect(stateOf({ month: '2031-01', amount: 100 }, { lots: [lot], events: [bought] }).state).toMatchObject({ committed: 0, planned: 0 });
   });
+  it('holds rework besides, and of what is spent only what is still to come', () => {
+    const month = toIso(NOW).slice(0, 7);
+    const { made, state } = stateOf({ month, amount: 100 });
+    const rework = made.pieces.reduce((sum, { money }) => sum + money.forecast - money.total, 0);
+    expect(rework).toBeGreaterThan(0);
+    expect(state.forecast).toBe(state.total + rework);
+    const bought = {
+      id: 'e',
+      at: toIso(NOW - 5),
+      kind: 'bought',
+      productId: shelf.products[0].id,
+      packMl: 400,
+      count: 1,
+      paid: 750,
+      pieceId: 'a',
+    } as const;
+    const { state: spent, made: after } = stateOf({ pieceIds: ['a'], amount: 100 }, { events: [bought] });
+    const [money] = after.pieces.filter(({ pieceId }) => pieceId === 'a').map((own) => own.money);
+    expect([spent.committed, spent.planned]).toEqual([750, money.total - 750]);
+  });
+  it('of a month takes what is overdue into this one, a delivery with the first of its order, and no part of a finished piece', () => {
+    const month = toIso(NOW).slice(0, 7);
+    const shops = [{ id: 'post', name: 'Post', delivery: 490, leadDays: 40 }];
+    const offers = shelf.products.map(({ id }) => ({
+      id: `o-${id}`,
+      shopId: 'post',
+      productId: id,
+      packMl: 400,
+      price: 800,
+      seenOn: '2026-11-30',
+    }));
+    const parcel = { id: 'glass', name: 'Glass', price: 333, arrived: false };
+    const done = { ...bell('b'), finished: true, parcels: [parcel] };
+    const { made, state } = stateOf({ month, amount: 100 }, { shops, offers, pieces: [bell('a', { parcels: [parcel] }), done] });
+    const inMonth = (at: number | null) => toIso(Math.max(at ?? NOW, NOW)).slice(0, 7) === month;
+    const [{ lines, delivery }] = made.purchases.shops;
+    expect(delivery).toBe(490);
+    // The first of the order falls in this month, so the delivery does.
+    expect(lines.some(({ orderBy }) => inMonth(orderBy))).toBe(true);
+    const listed = lines.reduce((sum, { orderBy, price }) => sum + (inMonth(orderBy) ? price : 0), delivery);
+    const beside = made.pieces.reduce((sum, { money }) => sum + money.consumables, 0);
+    expect(state.planned).toBe(listed + beside + 333);
+    expect(state.about).toBe(false);
+  });
   it('that is over stands first', () => {
     const budgets = [
       { id: 'within', pieceIds: ['a'], amount: 90_000 },

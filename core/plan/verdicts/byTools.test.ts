@@ -1,6 +1,8 @@
 import { lacquer, part, piece, primer, shelf } from '#core/invented/index';
 import type { Facts } from '#core/facts/index';
 import { describe, expect, it } from 'vitest';
+import { batchMl, coatMinutes } from '#core/amounts/index';
+import { facesToPaint } from '#core/zones/index';
 import { stackView } from './stackView.ts';
 import { byTools } from './byTools.ts';
 
@@ -16,6 +18,24 @@ describe('one layer by every tool', () => {
     const view = stackView(facts.pieces[0], own, context).layers.find(({ layerId }) => layerId === 'colour');
     expect(by('aerosol')?.mlPerCoat).toBeCloseTo(view?.mlPerCoat ?? 0, 9);
     expect(by('aerosol')?.filmUm).toBe((view?.um ?? 0) / 3);
+  });
+  it('takes set-up once, two minutes before each further coat, and the laying itself', () => {
+    const coats = (count: number) => byTools({ ...own.layers[1], coats: count }, own, facts).find(({ hand }) => hand === 'gun');
+    const laying = coatMinutes(facesToPaint(own, ['all']), 'gun', 1, by('gun')?.mlPerCoat);
+    expect(coats(3)?.minutes).toBe(Math.round(10 + 2 * 2 + 3 * laying));
+    expect(by('gun')?.ml).toBeCloseTo(batchMl(3 * (by('gun')?.mlPerCoat ?? 0)), 9);
+  });
+  it('is laid on the zones it covers and on no other', () => {
+    const two = part({
+      zones: [
+        { id: 'all', name: 'All' },
+        { id: 'rim', name: 'Rim' },
+      ],
+      faces: [...own.faces, { id: 'r', longMm: 30, shortMm: 10, count: 1, seen: true, zoneId: 'rim' }],
+      layers: [{ ...lacquer(2), covers: ['rim'] }],
+    });
+    const rim = byTools(two.layers[0], two, { ...facts, pieces: [piece(two)] });
+    expect(rim[0].mlPerCoat).toBeLessThan((by('aerosol')?.mlPerCoat ?? 0) / 3);
   });
   it('wastes least by brush and is cleared soonest from a can', () => {
     expect(Math.min(...tools.map(({ ml }) => ml))).toBe(by('brush')?.ml);

@@ -73,6 +73,39 @@ describe('what is what it is for what it does', () => {
   });
 });
 
+describe('what stands on the shelf', () => {
+  const [product] = shelf.products.filter(({ id }) => id === lacquer().productId);
+  const near = { ...product, id: 'near', name: 'Near red', lab: { ...product.lab, l: product.lab.l + 3 } };
+  const nearer = { ...product, id: 'nearer', name: 'Nearer red', lab: { ...product.lab, l: product.lab.l + 1 } };
+  const far = { ...product, id: 'far', name: 'Far', lab: { ...product.lab, l: product.lab.l - 30 } };
+  const mixed = { ...nearer, id: 'mixed', mix: { parts: [{ productId: product.id, ml: 5 }] } };
+  const can = (productId: string, leftMl = 200) => ({
+    id: `can-${productId}`,
+    productId,
+    packMl: 400,
+    leftMl,
+    leftAt: '2026-11-01T10:00:00Z',
+    opened: true,
+    paid: 0,
+  });
+  const taken = (cans: readonly ReturnType<typeof can>[]) => {
+    const of = facts({ products: [...shelf.products, near, nearer, far, mixed], cans: [...cans] });
+    return find(compared(of), 'shelf')?.piece?.parts[0].layers[1].productId;
+  };
+  it('is taken in the nearest colour of which there is any, never a far one, an empty can or a mix', () => {
+    expect(taken([can('near'), can('nearer'), can('far'), can('mixed')])).toBe('nearer');
+    expect(taken([can('near'), can('nearer', 0)])).toBe('near');
+    expect(taken([can('far')])).toBeUndefined();
+    // What is planned already is left where there is enough to call it owned.
+    expect(taken([can(product.id), can('nearer')])).toBeUndefined();
+  });
+  it('says its days from now', () => {
+    const [asIs] = compared(facts());
+    const made = plan({ facts: facts(), now: NOW, conditions: conditionsOf(facts(), NOW) });
+    expect(asIs.likelyDays).toBeCloseTo(((made.pieces[0].likely ?? 0) - NOW) / 1440, 9);
+  });
+});
+
 describe('a stack of one’s own', () => {
   it('is laid out on parts without a coat, and left where one is on', () => {
     const systems = [{ id: 's', name: 'Barge black', layers: [primer(), layer('top', 'alkyd-enamel', 'colour', 3)] }];
