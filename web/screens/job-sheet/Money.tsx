@@ -24,6 +24,8 @@ export function Money({ piece, view }: SectionProps) {
   const own = ownBudget(piece.id, facts);
   const mixes = new Set(plan.steps.flatMap((step) => (step.pieceId === piece.id && step.coat ? [step.coat.mix] : [])));
   const needs = plan.needs.filter((need) => mixes.has(need.mix));
+  /** What its own coats take; nothing where they would not sit. */
+  const ownMl = ({ byPiece }: (typeof needs)[number]) => byPiece.find(({ pieceId }) => pieceId === piece.id)?.ml ?? 0;
   const setBudget = () => {
     const amount = parseMoney(typed, workshop.currency);
     if (!amount.ok) return void toast.error(amount.mend);
@@ -72,7 +74,7 @@ export function Money({ piece, view }: SectionProps) {
         <div className="relative overflow-x-auto">
           <table className="mt-1 w-full">
             <thead>
-              <tr className="second text-left text-small">
+              <tr className="second text-left text-small [&>th+th]:pl-3">
                 <th className="py-1 font-[400]">Paint</th>
                 <th className="text-right font-[400]">Its coats take</th>
                 <th className="text-right font-[400]">All pieces need</th>
@@ -83,11 +85,9 @@ export function Money({ piece, view }: SectionProps) {
             </thead>
             <tbody>
               {needs.map((need) => (
-                <tr key={need.mix} className="border-t border-hairline">
+                <tr key={need.mix} className="border-t border-hairline [&>td+td]:pl-3">
                   <td className="py-2">{need.name}</td>
-                  <td className="figure text-right">
-                    {words.volume(need.byPiece.reduce((sum, own) => (own.pieceId === piece.id ? sum + own.ml : sum), 0))}
-                  </td>
+                  <td className="figure text-right">{ownMl(need) > 0 ? words.volume(ownMl(need)) : '–'}</td>
                   <td className="figure text-right">{words.volume(need.neededMl)}</td>
                   <td className="figure text-right">{words.volume(need.shelfMl)}</td>
                   <td className="figure text-right">{need.missingMl > 0 ? words.volume(need.missingMl) : 'covered'}</td>
