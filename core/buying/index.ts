@@ -3,7 +3,7 @@ export type { PaintNeed } from './paintNeed.ts';
 export type { PurchaseLine, Purchases, ShopTotal, ShortWant } from './purchases.ts';
 export { type BesideWanted, type Pack, parcelKey, type Want, wantsOf } from './want.ts';
 export { buy, buyingKey, buyingProblem, type ProvenPurchases } from './workshopBuying.ts';
-export { canFact, type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
+export { canFact, leftOnShelf, type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
 export { cartridgeMinutes, frostKills, type Keeping, keepingOf, letDowns, type PaintUse, usesOf } from './keeping.ts';
 export {
   asKept,

@@ -219,6 +219,13 @@ function paintOf(coat: LaidCoat, facts: Facts): number {
   return paintIn(ml, label, coat.hand).paintMl;
 }
 
+/** mL that stand on the shelf of each product, all its cans together. */
+export function leftOnShelf(facts: Facts): ReadonlyMap<string, number> {
+  const left = new Map<string, number>();
+  for (const { productId, leftMl } of shelfCans(facts)) left.set(productId, (left.get(productId) ?? 0) + leftMl);
+  return left;
+}
+
 /** mL of a product that will still come out of its cans. */
 export function usableMl(cans: readonly ShelfCan[], productId: string, residue: number): number {
   return cans.filter((can) => can.productId === productId).reduce((sum, can) => sum + Math.max(0, can.leftMl - residue * can.packMl), 0);

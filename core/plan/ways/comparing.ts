@@ -1,6 +1,6 @@
 import { glossOf, type ResolvedLayer, resolveLayer, sheenName } from '#core/coats/index';
 import { colourDifference } from '#core/colour/index';
-import { shelfCans } from '#core/buying/index';
+import { leftOnShelf } from '#core/buying/index';
 import type { Facts, Family, Hand, Layer, Part, Piece, Role, System } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import type { Conditions } from '#core/drying/index';
@@ -140,8 +140,7 @@ const NEAR = 6;
 
 function fromShelf(layer: Layer, facts: Facts): Layer {
   const now = resolveLayer(layer, facts);
-  const left = new Map<string, number>();
-  for (const { productId, leftMl } of shelfCans(facts)) left.set(productId, (left.get(productId) ?? 0) + leftMl);
+  const left = leftOnShelf(facts);
   const kindOf = (role: Role) => (role.endsWith('primer') ? 'primer' : role);
   const near = facts.products
     .filter(({ id, sheetId, mix }) => {

@@ -51,7 +51,13 @@ export async function savingsOf(question: SavingQuestion, solve: Solve, seconds?
   const priced = ways.map(({ way, plan: own, saved, costs }) =>
     pricedOf(way, { saved, costs }, { own, asIs, base: base.costs }, question.facts),
   );
-  const best = await bestOf(ways, asIs, question, solve, seconds);
+  const best = await bestOf(
+    ways.filter(({ way }) => !way.shifts),
+    asIs,
+    question,
+    solve,
+    seconds,
+  );
   const together = best.length > 1 ? await pricedTogether(best, base, asIs, question, solve, seconds) : null;
   return { ways: priced, together: together && together.saved > (priced[0]?.saved ?? 0) ? together : null };
 }

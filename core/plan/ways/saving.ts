@@ -1,5 +1,5 @@
 import type { Facts, Layer, Part, Piece, Product, Workshop } from '#core/facts/index';
-import { shelfCans } from '#core/buying/index';
+import { leftOnShelf } from '#core/buying/index';
 import { resolveLayer } from '#core/coats/index';
 import { DAY, listed, toIso } from '#core/units/index';
 import type { Plan } from '../plan.ts';
@@ -16,6 +16,8 @@ export type SavingWay = {
   readonly apply: (facts: Facts) => Facts;
   /** What it changes, by a word: ways with one in common are not taken together. */
   readonly touches: readonly string[];
+  /** It changes when things are needed, and not how much: it stands by itself, for a combination is reckoned on the days as they are. */
+  readonly shifts?: true;
 };
 
 /** More ways than this are no help to choose by. */
@@ -108,8 +110,7 @@ function isUnseen(part: Part, { covers }: Layer): boolean {
 /** The fullest can of the same family, role and tool; a primer is no colour, and a clear no paint. */
 function oldCanFor(layer: Layer, facts: Facts): Product | undefined {
   const now = resolveLayer(layer, facts);
-  const left = new Map<string, number>();
-  for (const { productId, leftMl } of shelfCans(facts)) left.set(productId, (left.get(productId) ?? 0) + leftMl);
+  const left = leftOnShelf(facts);
   return facts.products
     .filter(({ id, sheetId, mix }) => {
       const sheet = facts.sheets.find((own) => own.id === sheetId);
@@ -147,6 +148,7 @@ function weekLater(piece: Piece, others: readonly Piece[], asIs: Plan): SavingWa
         return withPiece(facts, { ...held, held: { since, until } });
       },
       touches: [`begin ${piece.id}`],
+      shifts: true,
     },
   ];
 }
