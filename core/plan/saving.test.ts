@@ -1,3 +1,4 @@
+import { supplyKey } from '#core/amounts/index';
 import { buy } from '#core/buying/index';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Offer, Piece } from '#core/facts/index';
@@ -16,7 +17,10 @@ const planned = (facts: Facts) => plan({ facts, now: NOW, conditions: conditions
 const spent = async (facts: Facts) => {
   const { wants, pieces } = planned(facts);
   const { purchases } = await buy(wants, facts, NOW, solveWithHighs);
-  return purchases.total + suppliesToBuy(pieces.map(({ money }) => money.supplies)).reduce((sum, { cost }) => sum + cost, 0);
+  const beside = suppliesToBuy(pieces.map(({ money }) => money.supplies)).filter(
+    (line) => !wants.some(({ key }) => key === supplyKey(line)),
+  );
+  return purchases.total + beside.reduce((sum, { cost }) => sum + cost, 0);
 };
 const savings = (facts: Facts) => savingsOf({ facts, now: NOW, conditions: conditionsOf(facts, NOW) }, solveWithHighs);
 const taken = (facts: Facts, { changes }: PricedSaving): Facts => ({
