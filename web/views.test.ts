@@ -61,6 +61,8 @@ describe('a done event', () => {
     expect(eventSchema.safeParse(event).success).toBe(true);
     expect(event.coat).toMatchObject({ family: 'acrylic-enamel', filmUm: 15, placeId: 'shed' });
     expect(event.stepKeys).toEqual(['roller.frame.coat.green-f.2']);
+    // What the respirator is worn for, until somebody types what it really took.
+    expect(event.expected).toBeCloseTo(stepIn('roller.frame.coat').minutes, 0);
   });
   it('is one a part where parts side by side have layers of their own', () => {
     const step = groupedStep('crane.tower.coat.primer-t.1');
@@ -83,6 +85,8 @@ describe('a done event', () => {
       () => 'primer-j',
     );
     expect(only).toHaveLength(1);
+    const minutes = events.map((event) => (event.kind === 'done' ? event.expected : 0) ?? 0);
+    expect(minutes[0] + minutes[1]).toBeCloseTo(step.minutes, 0);
     for (const event of [...events, ...only]) expect(eventSchema.safeParse(event).success).toBe(true);
   });
   it('covers the whole piece where the step does', () => {

@@ -99,6 +99,9 @@ describe('a can', () => {
     expect(kinds(facts([can('twopack')]), frosty)).toEqual(['frost']);
     expect(kinds(facts([can('lacquer', { openedOn: '2026-11-20' })]), frosty)).toEqual([]);
     expect(keepingOf(facts([can('water')]), frosty, NOW).get('can-water')?.[0].text).toContain('falls to -3 °C in 2 days');
+    const ofTheirs = { ...workshop, units: { ...workshop.units, temperature: 'F', dates: 'month-first' } } as const;
+    const said = keepingOf(facts([can('water', { expires: '2026-11-30' })], { workshop: [ofTheirs] }), frosty, NOW).get('can-water');
+    expect(said?.map(({ text }) => text)).toEqual([expect.stringContaining('11/30/2026'), expect.stringContaining('27 °F')]);
     expect(keepingOf(facts([can('water')]), frosty, NOW + 51 * HOUR).get('can-water')).toBeUndefined();
   });
   it('freezes where it stands, not where things dry', () => {

@@ -1,6 +1,6 @@
 import { type Conditions, familyDrying } from '#core/drying/index';
 import { type Can, type Facts, type Family, type Sheet, standingEvents } from '#core/facts/index';
-import { addDays, counted, DAY, HOUR, localMoment, type Minute, toMinute } from '#core/units/index';
+import { addDays, counted, DAY, dateFigures, HOUR, heatText, localMoment, type Minute, toMinute } from '#core/units/index';
 import { type ShelfCan, shelfCans } from './shelf.ts';
 
 /** How what stands on the shelf keeps: expiry, age since opening, frost where it stands, a nozzle that dries up, an end in sight. */
@@ -60,11 +60,13 @@ function sheetOf({ productId }: ShelfCan, facts: Facts): Sheet | undefined {
 function expiry(can: ShelfCan, facts: Facts, now: Minute): Keeping | null {
   const expires = storedCan(can, facts)?.expires;
   if (expires === undefined) return null;
-  const today = localMoment(now, facts.workshop[0]?.timeZone ?? 'UTC').date;
+  const [workshop] = facts.workshop;
+  const today = localMoment(now, workshop?.timeZone ?? 'UTC').date;
+  const day = dateFigures(expires, workshop?.units.dates ?? 'day-first');
   if (expires < today)
-    return { kind: 'expired', text: `Past its day, ${expires}: test it on scrap, and expect it not to cure.`, source: 'label' };
+    return { kind: 'expired', text: `Past its day, ${day}: test it on scrap before it goes on a piece.`, source: 'label' };
   if (expires > addDays(today, EXPIRING_DAYS)) return null;
-  return { kind: 'expiring', text: `Good until ${expires}: plan it before then.`, source: 'label' };
+  return { kind: 'expiring', text: `Good until ${day}: plan it before then.`, source: 'label' };
 }
 
 function frost(can: ShelfCan, facts: Facts, conditions: Conditions, now: Minute): Keeping | null {
@@ -82,7 +84,7 @@ function frost(can: ShelfCan, facts: Facts, conditions: Conditions, now: Minute)
   const when = hours < 24 ? 'within a day' : `in ${counted(Math.round(hours / 24), 'day')}`;
   return {
     kind: 'frost',
-    text: `${place.name} falls to ${Math.round(coldest)} °C ${when}: frost ruins it. Carry it indoors.`,
+    text: `${place.name} falls to ${heatText(coldest, facts.workshop[0]?.units.temperature ?? 'C')} ${when}: frost ruins it. Carry it indoors.`,
     source: air.measured ? 'own' : 'default',
   };
 }
@@ -123,7 +125,7 @@ function spell(days: number): string {
   return days < 4 * 365 ? counted(Math.round(days / 30.4), 'month') : counted(Math.round(days / 365), 'year');
 }
 
-/** Where a paint has gone: piece by piece, mL of it from its container, the last use first. */
+/** Where a paint has gone: piece by piece, mL as it was sprayed, thinner and hardener in it; the last use first. */
 export type PaintUse = { readonly pieceId: string; readonly ml: number; readonly coats: number; readonly last: Minute };
 
 export function usesOf(productId: string, { events }: Pick<Facts, 'events'>): PaintUse[] {

@@ -1,6 +1,6 @@
 import { detailMl, paintIn } from '#core/amounts/index';
 import { type Can, type EventOf, type Facts, type Family, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
-import { type Minute, toMinute } from '#core/units/index';
+import { type Minute, noonOf, toMinute } from '#core/units/index';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
 export type ShelfCan = {
@@ -105,7 +105,7 @@ function entryOf(can: Can, events: readonly LogEvent[]): Entry {
     since: toMinute(weighed ? weighed.at : can.leftAt),
     weighed: weighed !== null,
     opened: can.opened,
-    openedAt: can.openedOn === undefined ? null : toMinute(`${can.openedOn}T12:00:00Z`),
+    openedAt: can.openedOn === undefined ? null : noonOf(can.openedOn),
     usedAt: null,
     paid: can.paid,
   };

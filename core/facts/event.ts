@@ -50,7 +50,7 @@ export const doneSchema = z.strictObject({
   grit: z.int().min(60).max(5000).optional(),
   minutes: z.number().min(0).max(2000).optional(),
   /** Minutes the plan had given it: what the log learns from. */
-  expected: z.number().min(0).max(10_000).optional(),
+  expected: z.number().min(0).max(1_000_000).optional(),
   /** What it used up beside paint, as planned. */
   supplies: z.array(supplyLineSchema).max(40).optional(),
   /** `recalled`: remembered afterwards, dated back. */

@@ -1,5 +1,5 @@
 import type { Parcel } from '#core/facts/index';
-import { counted, DAY, type Minute, toMinute } from '#core/units/index';
+import { counted, DAY, type Minute, noonOf } from '#core/units/index';
 
 /** An overdue parcel is taken to come so many days from now. */
 const LATE_DAYS = 3;
@@ -27,12 +27,8 @@ function dateOf(at: Minute): string {
 }
 
 function dueAt(parcel: Parcel): Minute | null {
-  if (parcel.due) return noon(parcel.due);
-  return parcel.orderedAt && parcel.leadDays !== undefined ? noon(parcel.orderedAt) + parcel.leadDays * DAY : null;
-}
-
-function noon(date: string): Minute {
-  return toMinute(`${date}T12:00:00Z`);
+  if (parcel.due) return noonOf(parcel.due);
+  return parcel.orderedAt && parcel.leadDays !== undefined ? noonOf(parcel.orderedAt) + parcel.leadDays * DAY : null;
 }
 
 /** The one of several parcels that comes last; one without a day comes after all others. */

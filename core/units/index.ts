@@ -24,7 +24,9 @@ export {
   type Minute,
   minuteOfDay,
   momentText,
+  monthsFrom,
   monthText,
+  noonOf,
   toIso,
   toMinute,
 } from './time.ts';

@@ -69,6 +69,17 @@ export function minuteOfDay(clock: string): number {
   return hours * 60 + minutes;
 }
 
+/** A bare date as a moment: noon UTC, which is that day nearly everywhere. */
+export function noonOf(date: string): Minute {
+  return toMinute(`${date}T12:00:00Z`);
+}
+
+/** So many months on end, the first of them `after` months from this one. @param month as 2026-12 */
+export function monthsFrom(month: string, count: number, after = 0): string[] {
+  const first = Temporal.PlainYearMonth.from(month).add({ months: after });
+  return Array.from({ length: count }, (_, at) => first.add({ months: at }).toString());
+}
+
 /** A clock time in the person's way: "20:49" or "8:49 pm". */
 export function clockText(at: Minute, timeZone: string, hours: 12 | 24 = 24): string {
   const { minuteOfDay: total } = localMoment(at, timeZone);

@@ -11,6 +11,8 @@ import {
   localMoment,
   minuteOfDay,
   momentText,
+  monthsFrom,
+  noonOf,
   parseMix,
   parseQuantity,
   parseRatio,
@@ -123,6 +125,9 @@ describe('local time', () => {
     expect(addDays('2026-12-31', 1)).toBe('2027-01-01');
     expect(addDays('2026-03-01', -1)).toBe('2026-02-28');
     expect(dayText(toMinute('2026-12-31T23:30:00Z'), 'Europe/Berlin')).toBe('Fri 1 Jan');
+    expect(monthsFrom('2026-11', 3)).toEqual(['2026-11', '2026-12', '2027-01']);
+    expect(monthsFrom('2026-02', 2, -3)).toEqual(['2025-11', '2025-12']);
+    expect(noonOf('2026-12-31')).toBe(toMinute('2026-12-31T12:00:00Z'));
     expect(dateText(toMinute('2026-12-31T23:30:00Z'), 'UTC')).toBe('31 Dec');
   });
   it('goes to text and back', () => {

@@ -2,7 +2,7 @@ import { supplyKey } from '#core/amounts/index';
 import { boughtOutside, parcelKey, type Purchases } from '#core/buying/index';
 import { type Budget, type Facts, type LogEvent, type Parcel, standingEvents } from '#core/facts/index';
 import { isCommitted } from '#core/survey/index';
-import { localMoment, type Minute, toMinute } from '#core/units/index';
+import { localMoment, type Minute, monthsFrom, noonOf, toMinute } from '#core/units/index';
 import type { PieceMoney } from './money.ts';
 
 /** What is spent, still to be spent and forecast of each budget: of one piece, of several together, of a month of the workshop. */
@@ -82,12 +82,10 @@ export type MonthOfMoney = { readonly month: string; readonly committed: number;
 /** Months from some before now to some after it, whether anything is paid in them or not. */
 export function moneyByMonth(facts: Facts, spending: Spending, before: number, after: number): MonthOfMoney[] {
   const timeZone = facts.workshop[0]?.timeZone ?? 'UTC';
-  const [year, month] = localMoment(spending.now, timeZone).date.split('-').map(Number);
-  return Array.from({ length: before + 1 + after }, (_, at) => {
-    const count = year * 12 + month - 1 - before + at;
-    const own = `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
-    const { committed, planned } = ofMonth(own, facts, spending);
-    return { month: own, committed, planned, budget: facts.budgets.find((budget) => budget.month === own)?.amount ?? null };
+  const thisMonth = localMoment(spending.now, timeZone).date.slice(0, 7);
+  return monthsFrom(thisMonth, before + 1 + after, -before).map((month) => {
+    const { committed, planned } = ofMonth(month, facts, spending);
+    return { month, committed, planned, budget: facts.budgets.find((budget) => budget.month === month)?.amount ?? null };
   });
 }
 
@@ -102,11 +100,11 @@ function paidBy(events: readonly LogEvent[]): Payment[] {
 /** What has gone out for pieces as they came, and for parts on their way. */
 function paidForPieces({ lots, pieces }: Facts): Payment[] {
   return [
-    ...lots.flatMap(({ boughtOn, paid, postage = 0 }) => (boughtOn === undefined ? [] : [{ at: noon(boughtOn), paid: paid + postage }])),
+    ...lots.flatMap(({ boughtOn, paid, postage = 0 }) => (boughtOn === undefined ? [] : [{ at: noonOf(boughtOn), paid: paid + postage }])),
     ...pieces.flatMap(({ parcels }) =>
       parcels.flatMap((parcel) => {
         const day = dayOf(parcel);
-        return isCommitted(parcel) && day !== null ? [{ at: noon(day), paid: parcel.price }] : [];
+        return isCommitted(parcel) && day !== null ? [{ at: noonOf(day), paid: parcel.price }] : [];
       }),
     ),
   ];
@@ -132,8 +130,4 @@ function paidAhead(facts: Facts, { now, purchases, pieces }: Spending): Payment[
       .map(({ price }) => ({ at: now, paid: price })),
   );
   return [...lists, ...beside, ...parts];
-}
-
-function noon(date: string): Minute {
-  return toMinute(`${date}T12:00:00Z`);
 }

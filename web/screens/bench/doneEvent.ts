@@ -21,6 +21,7 @@ export function doneEvent(step: PlannedStep, id: string, at: number, placeId: st
     on: chosen.map(({ on }) => ({ partId: on.partId, zoneIds: [...on.zoneIds] })),
     ...(step.method ? { method: step.method } : {}),
     ...(step.grit ? { grit: step.grit } : {}),
+    expected: Math.round(step.minutes * share * 10) / 10,
     supplies: used,
     ...(step.coat
       ? {

@@ -1,5 +1,5 @@
 import { type Budget, budgetSchema } from '#core/facts/index';
-import { localMoment, parseMoney } from '#core/units/index';
+import { localMoment, monthsFrom, parseMoney } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
@@ -14,7 +14,7 @@ export function NewBudget({ onKept }: { onKept: () => void }) {
   const { facts, plan, workshop } = usePlan();
   const { save } = useSaving();
   const words = useWords();
-  const months = monthsFrom(localMoment(plan.now, workshop.timeZone).date.slice(0, 7));
+  const months = monthsFrom(localMoment(plan.now, workshop.timeZone).date.slice(0, 7), MONTHS_AHEAD);
   const [holds, setHolds] = useState<'pieces' | 'month'>('pieces');
   const [month, setMonth] = useState(months[0]);
   const [chosen, setChosen] = useState<readonly string[]>([]);
@@ -102,14 +102,6 @@ export function NewBudget({ onKept }: { onKept: () => void }) {
       )}
     </form>
   );
-}
-
-function monthsFrom(first: string): string[] {
-  const [year, month] = first.split('-').map(Number);
-  return Array.from({ length: MONTHS_AHEAD }, (_, at) => {
-    const count = year * 12 + month - 1 + at;
-    return `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
-  });
 }
 
 function isSame(one: Budget, other: Budget): boolean {
