@@ -4,6 +4,7 @@ import { planView } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { doneEvents } from './screens/bench/doneEvent.ts';
+import { readMinutes, seemsToHaveTaken, withMinutes } from './screens/bench/minutesTook.ts';
 import { partedEvents } from './screens/bench/partedEvents.ts';
 import { onTheirGrounds } from './screens/job-sheet/coats/onTheirGrounds.ts';
 import { SECTION_NAMES } from './screens/job-sheet/sectionNames.ts';
@@ -75,6 +76,29 @@ describe('done at the bench', () => {
     const events = doneEvents(step, newId, NOW, 'shed', undefined, () => undefined);
     expect(events.map(({ kind }) => kind)).toEqual(['done', 'warmed']);
     expect(events[1]).toMatchObject({ at: toIso(NOW), partIds: ['body'], ...warm });
+  });
+  it('shares what a row took as the plan had it, and asks for minutes that can be', () => {
+    const events = wash.on.flatMap(({ partId }) => doneEvents(wash, newId, NOW, 'shed', [partId], () => undefined));
+    const timed = withMinutes([...events, note('beside', 0)], 45);
+    expect(timed.map((event) => (event.kind === 'done' ? event.minutes : null))).toEqual([15, 15, 15, null]);
+    expect(withMinutes(events, null)).toEqual(events);
+    expect(['', '25', '1 h', '0', '-3', '5000', 'soon'].map((text) => readMinutes(text).minutes)).toEqual([
+      null,
+      25,
+      60,
+      null,
+      null,
+      null,
+      null,
+    ]);
+    expect(['', '25', '0', 'soon'].map((text) => readMinutes(text).problem !== '')).toEqual([false, false, true, true]);
+  });
+  it('guesses what a step took from what was done before it, not where something dried in between', () => {
+    const earlier = (ago: number) => [done('wash', ago)];
+    expect([9, 24, 30].map((ago) => seemsToHaveTaken(earlier(ago), NOW, 10))).toEqual([9, 24, 30]);
+    expect([31, 9 * 1440, 0].map((ago) => seemsToHaveTaken(earlier(ago), NOW, 10))).toEqual([null, null, null]);
+    expect(seemsToHaveTaken([...earlier(40), ...earlier(12)], NOW, 10)).toBe(12);
+    expect(seemsToHaveTaken([], NOW, 10)).toBeNull();
   });
   it('takes the fastenings each with its own end', () => {
     expect(

@@ -59,6 +59,8 @@ export {
   bathsOf,
   type CoatOfStep,
   type Dressing,
+  type LearnedWork,
+  learnedWork,
   partKey,
   pieceKey,
   type Preparation,

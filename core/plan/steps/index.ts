@@ -9,3 +9,4 @@ export type { Asked, CoatOfStep, Inspection, Step, StepOn } from './step.ts';
 export { keepsPaint } from './surfaceParts.ts';
 export { undecidedText } from './fitting.ts';
 export { dwell, nextCoat, onceReached, tapeOff } from './constraints.ts';
+export { type LearnedWork, learnedWork } from './workPace.ts';

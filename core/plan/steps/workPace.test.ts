@@ -3,11 +3,12 @@ import { NOW, part, planOf, steps } from '#core/invented/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { historyOf } from '../films/index.ts';
-import { learnedPace } from './workPace.ts';
+import { learnedPace, learnedWork } from './workPace.ts';
 
-const took = (stage: WorkStage, minutes: number, expected: number, id = `${stage}${minutes}`): DoneEvent => ({
-  id,
-  at: toIso(NOW - 5000),
+/** `go` tells one go from another: each stands at its own moment. */
+const took = (stage: WorkStage, minutes: number, expected: number, go = 0): DoneEvent => ({
+  id: `${stage}${minutes}-${go}`,
+  at: toIso(NOW - 50_000 + go),
   kind: 'done',
   pieceId: 'other',
   stepKeys: [`other.body.${stage}.-.1`],
@@ -26,18 +27,29 @@ describe('the pace of a person', () => {
     const once = factor('prep', [took('prep', minutes, expected)]);
     const often = factor(
       'prep',
-      Array.from({ length: 20 }, (_, index) => took('prep', minutes, expected, `p${index}`)),
+      Array.from({ length: 20 }, (_, index) => took('prep', minutes, expected, index)),
     );
     expect(way === 'quicker' ? once < 1 : once > 1).toBe(true);
     expect(Math.abs(Math.log(often))).toBeGreaterThan(Math.abs(Math.log(once)));
-    expect(often).toBeCloseTo(minutes / expected, 0);
   });
   it('speaks of its own kind of work alone', () => expect(factor('wash', [took('prep', 60, 20)])).toBe(1));
   it('bears no wild figure: a night forgotten at the bench counts as four times at most', () => {
-    const events = Array.from({ length: 60 }, (_, index) => took('prep', 2000, 10, `n${index}`));
+    const events = Array.from({ length: 60 }, (_, index) => took('prep', 2000, 10, index));
     expect(factor('prep', events)).toBeLessThanOrEqual(4);
-    const none = Array.from({ length: 60 }, (_, index) => took('prep', 0.1, 100, `q${index}`));
+    const none = Array.from({ length: 60 }, (_, index) => took('prep', 0.1, 100, index));
     expect(factor('prep', none)).toBeGreaterThanOrEqual(0.25);
+  });
+  it('takes what was done in one go as one', () => {
+    const together = [took('prep', 40, 20), { ...took('prep', 60, 30), id: 'other' }];
+    expect(learnedWork(together)).toEqual([{ stage: 'prep', goes: 1, factor: factor('prep', [took('prep', 100, 50)]) }]);
+  });
+  it.each([2, 0.5])('comes the whole way when the plan itself follows what it has learned (%s times as long)', (real) => {
+    const events: DoneEvent[] = [];
+    for (let go = 0; go < 60; go++) {
+      const planned = 20 * factor('prep', events);
+      events.push(took('prep', 20 * real, planned, go));
+    }
+    expect(Math.abs(Math.log(factor('prep', events) / real))).toBeLessThan(0.06);
   });
   it('learns nothing from an entry without its minutes', () => {
     const { minutes: _minutes, ...silent } = took('prep', 40, 20);
@@ -49,7 +61,7 @@ describe('minutes typed for a piece', () => {
   const minutesOf = (stage: WorkStage, more: Partial<Piece>, events: DoneEvent[] = []) =>
     steps(planOf(part({ finish: 'bare' }), events, more), stage).reduce((sum, step) => sum + step.minutes, 0);
   it('come before what was learned', () => {
-    const slow = Array.from({ length: 20 }, (_, index) => took('prep', 60, 20, `s${index}`));
+    const slow = Array.from({ length: 20 }, (_, index) => took('prep', 60, 20, index));
     expect(minutesOf('prep', {}, slow)).toBeGreaterThan(minutesOf('prep', {}));
     const typed = { minutes: { prep: 30 } };
     expect(minutesOf('prep', typed)).toBeGreaterThan(27);

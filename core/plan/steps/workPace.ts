@@ -1,4 +1,4 @@
-import type { DoneEvent, Piece, WorkStage } from '#core/facts/index';
+import type { DoneEvent, LogEvent, Piece, WorkStage } from '#core/facts/index';
 import { factorFrom, type History } from '../films/index.ts';
 import type { Step } from './step.ts';
 
@@ -10,21 +10,49 @@ export type WorkPace = (stage: WorkStage, treatment: string | null) => number;
 const LEAST_FACTOR = 0.25;
 const MOST_FACTOR = 4;
 
-/** Factor of each stage from the log: real minutes against those the plan had given, drawn towards 1 (BRIEF §8). */
-export function learnedPace({ events }: Pick<History, 'events'>): WorkPace {
-  const ratios = new Map<string, number[]>();
+/** What the log says of one kind of work: how often it was timed, and the factor on the usual minutes it comes to. */
+export type LearnedWork = { readonly stage: WorkStage; readonly goes: number; readonly factor: number };
+
+/**
+ * Factor of each kind of work from the log: real minutes against the usual ones, drawn towards 1 (BRIEF §8). What was done
+ * together counts as one go. The plan of that day had what was learned until then in its minutes, so that is taken out first:
+ * else a factor would only ever come half the way.
+ */
+export function learnedWork(events: readonly LogEvent[]): LearnedWork[] {
+  const ratios = new Map<WorkStage, number[]>();
+  const factors = new Map<WorkStage, number>();
+  for (const { stage, minutes, expected } of timedGoes(events)) {
+    const usual = expected / (factors.get(stage) ?? 1);
+    const own = [...(ratios.get(stage) ?? []), Math.min(MOST_FACTOR, Math.max(LEAST_FACTOR, minutes / usual))];
+    ratios.set(stage, own);
+    factors.set(stage, factorFrom(own) ?? 1);
+  }
+  return [...ratios].map(([stage, own]) => ({ stage, goes: own.length, factor: factors.get(stage) ?? 1 }));
+}
+
+type TimedGo = { readonly stage: WorkStage; readonly minutes: number; readonly expected: number };
+
+/** Entries with their minutes, those of one go at one kind of work on one piece together. */
+function timedGoes(events: readonly LogEvent[]): TimedGo[] {
+  const goes = new Map<string, TimedGo>();
   for (const event of events) {
     if (event.kind !== 'done' || !event.minutes || !event.expected) continue;
     const stage = stageOf(event);
-    const ratio = Math.min(MOST_FACTOR, Math.max(LEAST_FACTOR, event.minutes / event.expected));
-    ratios.set(stage, [...(ratios.get(stage) ?? []), ratio]);
+    const key = `${event.at} ${event.pieceId} ${stage}`;
+    const { minutes = 0, expected = 0 } = goes.get(key) ?? {};
+    goes.set(key, { stage, minutes: minutes + event.minutes, expected: expected + event.expected });
   }
-  const factors = new Map([...ratios].map(([stage, own]) => [stage, factorFrom(own) ?? 1]));
+  return [...goes.values()];
+}
+
+/** The pace that the log shows; 1 where it says nothing. */
+export function learnedPace({ events }: Pick<History, 'events'>): WorkPace {
+  const factors = new Map(learnedWork(events).map(({ stage, factor }) => [stage, factor]));
   return (stage) => factors.get(stage) ?? 1;
 }
 
-function stageOf({ stepKeys }: DoneEvent): string {
-  return stepKeys[0].split('.')[2] ?? '';
+function stageOf({ stepKeys }: DoneEvent): WorkStage {
+  return stepKeys[0].split('.')[2] as WorkStage;
 }
 
 /**

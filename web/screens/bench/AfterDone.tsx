@@ -1,4 +1,4 @@
-import type { DoneEvent, LogEvent } from '#core/facts/index';
+import { type DoneEvent, type LogEvent, standingEvents } from '#core/facts/index';
 import { type PlannedStep, whenRefused } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { useEffect, useState } from 'react';
@@ -6,6 +6,8 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
+import { TookField } from '../../views/TookField.tsx';
+import { readMinutes, seemsToHaveTaken, withMinutes } from './minutesTook.ts';
 import { type Chosen, doneTogether } from './sideBySide.ts';
 
 export type JustDone = {
@@ -18,9 +20,9 @@ export type JustDone = {
 const SHOWN_MS = 8000;
 const BUTTON = 'min-h-11 rounded-[3px] border border-[#8a8a8a] px-3';
 
-/** For eight seconds: it was at another time, it was only some of it, or it was not so at all. */
+/** For eight seconds: it was at another time, it took longer, it was only some of it, or it was not so at all. */
 export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose: () => void; placeId: string }) {
-  const [changing, setChanging] = useState<'time' | 'parts' | null>(null);
+  const [changing, setChanging] = useState<'time' | 'minutes' | 'parts' | null>(null);
   useEffect(() => {
     if (changing) return;
     const timer = setTimeout(onClose, SHOWN_MS);
@@ -30,9 +32,9 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
   const undone = (): LogEvent[] => just.events.map((event) => ({ id: newId(), at: toIso(nowMinute()), kind: 'undo', undoes: event.id }));
   // What was asked with the step (what came off, how it parted) stands as it was answered.
   const answers = just.events.filter((event) => event.kind !== 'done' && event.kind !== 'warmed');
-  const instead = (at: number, chosen?: Chosen) => {
+  const instead = (at: number, chosen?: Chosen, minutes: number | null = null) => {
     const again = answers.map((event): LogEvent => ({ ...event, id: newId(), at: toIso(at) }));
-    void logEvents([...undone(), ...again, ...doneTogether(just.steps, newId, at, placeId, chosen)]);
+    void logEvents([...undone(), ...again, ...withMinutes(doneTogether(just.steps, newId, at, placeId, chosen), minutes)]);
     onClose();
   };
   const several = just.steps.length > 1 || just.steps.some(({ on, keys }) => on.length > 1 && keys.length > 1);
@@ -48,6 +50,9 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
         <button type="button" className={BUTTON} aria-expanded={changing === 'time'} onClick={() => setChanging('time')}>
           another time
         </button>
+        <button type="button" className={BUTTON} aria-expanded={changing === 'minutes'} onClick={() => setChanging('minutes')}>
+          it took …
+        </button>
         {several && (
           <button type="button" className={BUTTON} aria-expanded={changing === 'parts'} onClick={() => setChanging('parts')}>
             only these
@@ -55,6 +60,7 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
         )}
       </p>
       {changing === 'time' && <DoneAt just={just} onAt={instead} />}
+      {changing === 'minutes' && <Took just={just} onMinutes={(minutes) => instead(just.at, undefined, minutes)} />}
       {changing === 'parts' && <OnlyThese steps={just.steps} onParts={(chosen) => instead(just.at, chosen)} />}
       <button
         type="button"
@@ -88,6 +94,30 @@ function DoneAt({ just, onAt }: { just: JustDone; onAt: (at: number) => void }) 
       <button type="button" className={BUTTON} disabled={Boolean(why)} onClick={() => at !== null && onAt(at)}>
         That is when
       </button>
+    </div>
+  );
+}
+
+/** How long the work itself took: from what was done before it, to be set right. The next plan learns from it. */
+function Took({ just, onMinutes }: { just: JustDone; onMinutes: (minutes: number) => void }) {
+  const { facts } = usePlan();
+  const own = new Set(just.events.map(({ id }) => id));
+  const seems = seemsToHaveTaken(
+    standingEvents(facts.events).filter(({ id }) => !own.has(id)),
+    just.at,
+    just.steps.reduce((sum, step) => sum + step.minutes, 0),
+  );
+  const [typed, setTyped] = useState(seems === null ? '' : String(seems));
+  const { minutes, problem } = readMinutes(typed);
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-2">
+      <TookField typed={typed} onTyped={setTyped} problem={problem} />
+      <button type="button" className={BUTTON} disabled={minutes === null} onClick={() => minutes !== null && onMinutes(minutes)}>
+        That long
+      </button>
+      <p className="basis-full text-small text-[#b4b4b4]">
+        Waiting left out{seems === null ? '' : `; ${seems} min have passed since what was done before`}. The next plan reckons with it.
+      </p>
     </div>
   );
 }

@@ -1,13 +1,15 @@
-import type { Piece, WorkStage } from '#core/facts/index';
-import { parseQuantity } from '#core/units/index';
-import { useState } from 'react';
+import { type Piece, standingEvents, type WorkStage } from '#core/facts/index';
+import { type LearnedWork, learnedWork } from '#core/plan/index';
+import { counted, parseQuantity } from '#core/units/index';
+import { useMemo, useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { STAGE_NAMES } from '#core/log/index';
 import { usePieceSave } from './pieceChanges.ts';
 
 /** Each kind of work left on the piece with its minutes: a person who knows better types their own. */
 export function OwnMinutes({ piece }: { piece: Piece }) {
-  const { plan } = usePlan();
+  const { plan, facts } = usePlan();
+  const learned = useMemo(() => learnedWork(standingEvents(facts.events)), [facts.events]);
   const steps = plan.steps.filter((step) => step.pieceId === piece.id);
   const minutes = new Map<WorkStage, number>();
   for (const step of steps) minutes.set(step.stage, (minutes.get(step.stage) ?? 0) + step.minutes);
@@ -20,14 +22,21 @@ export function OwnMinutes({ piece }: { piece: Piece }) {
       </p>
       <ul className="mt-2">
         {[...minutes].map(([stage, total]) => (
-          <StageMinutes key={stage} piece={piece} stage={stage} total={total} />
+          <StageMinutes key={stage} piece={piece} stage={stage} total={total} learned={learned.find((own) => own.stage === stage)} />
         ))}
       </ul>
     </section>
   );
 }
 
-function StageMinutes({ piece, stage, total }: { piece: Piece; stage: WorkStage; total: number }) {
+type StageMinutesProps = {
+  readonly piece: Piece;
+  readonly stage: WorkStage;
+  readonly total: number;
+  readonly learned: LearnedWork | undefined;
+};
+
+function StageMinutes({ piece, stage, total, learned }: StageMinutesProps) {
   const save = usePieceSave();
   const own = piece.minutes?.[stage];
   const [typed, setTyped] = useState<string | null>(null);
@@ -47,6 +56,11 @@ function StageMinutes({ piece, stage, total }: { piece: Piece; stage: WorkStage;
       <label className="flex items-center justify-between gap-3">
         <span>
           {STAGE_NAMES[stage]} {own !== undefined && <span className="second text-small">your own</span>}
+          {own === undefined && learned && (
+            <span className="second text-small">
+              × {learned.factor.toFixed(2)} of the usual, from {counted(learned.goes, 'go', 'goes')} of yours
+            </span>
+          )}
         </span>
         <input
           className="field !min-h-9 !w-24 text-right font-mono"

@@ -6,7 +6,9 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
+import { TookField } from '../../views/TookField.tsx';
 import { doneEvents } from '../bench/doneEvent.ts';
+import { readMinutes, withMinutes } from '../bench/minutesTook.ts';
 import { partKeyParts } from '../bench/stepKeyParts.ts';
 
 /** A planned step that was done away from the bench, entered with its own time. */
@@ -15,6 +17,8 @@ export function AddDone({ piece }: { piece: Piece }) {
   const [open, setOpen] = useState(false);
   const [stepId, setStepId] = useState('');
   const [at, setAt] = useState<number | null>(null);
+  const [took, setTook] = useState('');
+  const read = readMinutes(took);
   const steps = plan.steps.filter((step) => step.pieceId === piece.id && !step.stopped);
   const step = stepById.get(stepId);
   const nameOf = (id: string) => piece.parts.find((part) => part.id === id)?.name.toLowerCase() ?? '';
@@ -24,10 +28,11 @@ export function AddDone({ piece }: { piece: Piece }) {
     .flatMap((event) => (event.kind === 'done' ? [whenRefused(event, at ?? Number.NaN, piece, facts.events, nowMinute())] : []))
     .find((text) => text !== null);
   const add = () => {
-    if (!step || why) return;
-    void logEvents(events);
+    if (!step || why || read.problem) return;
+    void logEvents(withMinutes(events, read.minutes));
     setOpen(false);
     setStepId('');
+    setTook('');
     setAt(null);
   };
   if (steps.length === 0) return null;
@@ -39,7 +44,7 @@ export function AddDone({ piece }: { piece: Piece }) {
     );
   }
   return (
-    <fieldset className="mt-4 grid gap-3 border border-hairline p-3 sm:grid-cols-[1fr_240px_auto] sm:items-end">
+    <fieldset className="mt-4 grid gap-3 border border-hairline p-3 lg:grid-cols-[minmax(220px,1fr)_auto_auto_auto] lg:items-end">
       <legend className="px-1 font-[650]">Work already done</legend>
       <label className="block">
         <span className="mb-1 block font-[650]">What</span>
@@ -53,8 +58,15 @@ export function AddDone({ piece }: { piece: Piece }) {
         </select>
       </label>
       <MomentField label="Done at" value={at} onChange={setAt} problem={step && at !== null ? why : undefined} />
+      <TookField typed={took} onTyped={setTook} problem={read.problem} />
       <span className="flex gap-2">
-        <button type="button" className="act !min-h-10" data-first="true" disabled={!step || at === null || Boolean(why)} onClick={add}>
+        <button
+          type="button"
+          className="act !min-h-10"
+          data-first="true"
+          disabled={!step || at === null || Boolean(why) || read.problem !== ''}
+          onClick={add}
+        >
           Add it
         </button>
         <button type="button" className="act !min-h-10" onClick={() => setOpen(false)}>

@@ -1,12 +1,14 @@
-import type { LogEvent } from '#core/facts/index';
+import type { DoneEvent, LogEvent } from '#core/facts/index';
 import { whenRefused } from '#core/plan/index';
-import { toIso, toMinute } from '#core/units/index';
+import { durationText, toIso, toMinute } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { useWords } from '../../app/useWords.ts';
 import { MomentField } from '../../views/MomentField.tsx';
+import { TookField } from '../../views/TookField.tsx';
+import { readMinutes, withMinutes } from '../bench/minutesTook.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 
 import { entryText, type LogEntry } from '#core/log/index';
@@ -14,8 +16,9 @@ import { entryText, type LogEntry } from '#core/log/index';
 /** What stands in one row of the log: taken back or set to another time, never erased. */
 export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
   const words = useWords();
-  const [amending, setAmending] = useState(false);
+  const [changing, setChanging] = useState<'time' | 'minutes' | null>(null);
   const { facts } = usePlan();
+  const toggle = (what: 'time' | 'minutes') => setChanging(changing === what ? null : what);
   const { what, who } = entryText(event, facts, words);
   return (
     <>
@@ -32,9 +35,19 @@ export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
           <span className="second text-small">taken back</span>
         ) : (
           <span className="col-start-2 flex gap-3 sm:col-start-auto">
-            <button type="button" className="linklike text-small" aria-expanded={amending} onClick={() => setAmending(!amending)}>
+            <button type="button" className="linklike text-small" aria-expanded={changing === 'time'} onClick={() => toggle('time')}>
               Another time
             </button>
+            {event.kind === 'done' && (
+              <button
+                type="button"
+                className="linklike text-small"
+                aria-expanded={changing === 'minutes'}
+                onClick={() => toggle('minutes')}
+              >
+                It took
+              </button>
+            )}
             <button
               type="button"
               className="linklike text-small"
@@ -45,8 +58,35 @@ export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
           </span>
         )}
       </div>
-      {amending && <Amend event={event} at={at} onClose={() => setAmending(false)} />}
+      {changing === 'time' && <Amend event={event} at={at} onClose={() => setChanging(null)} />}
+      {changing === 'minutes' && event.kind === 'done' && <Took event={event} at={at} onClose={() => setChanging(null)} />}
     </>
+  );
+}
+
+/** How long the work took: the entry is taken back and written again with its minutes, at the moment it counts for. */
+function Took({ event, at, onClose }: { event: DoneEvent; at: number; onClose: () => void }) {
+  const [typed, setTyped] = useState(event.minutes === undefined ? '' : String(event.minutes));
+  const { minutes, problem } = readMinutes(typed);
+  const keep = () => {
+    if (minutes === null) return;
+    const undo: LogEvent = { id: newId(), at: toIso(nowMinute()), kind: 'undo', undoes: event.id };
+    void logEvents([undo, ...withMinutes([{ ...event, id: newId(), at: toIso(at) }], minutes)]);
+    onClose();
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-3 sm:ml-[164px]">
+      <TookField typed={typed} onTyped={setTyped} problem={problem} />
+      <button type="button" className="act !min-h-10" disabled={minutes === null} onClick={keep}>
+        That long
+      </button>
+      <button type="button" className="act !min-h-10" onClick={onClose}>
+        Keep it
+      </button>
+      <p className="second basis-full text-small">
+        {event.expected ? `The plan had ${durationText(event.expected)}. ` : ''}The next plan reckons with what it took.
+      </p>
+    </div>
   );
 }
 
