@@ -100,6 +100,24 @@ describe('done at the bench', () => {
     expect(seemsToHaveTaken([...earlier(40), ...earlier(12)], NOW, 10)).toBe(12);
     expect(seemsToHaveTaken([], NOW, 10)).toBeNull();
   });
+  it('pours a mix before the coat that needs it, once, whichever parts were coated', () => {
+    const [first] = planOf(part({ layers: [primer(), lacquer()] })).steps.filter((own) => own.coat?.layerId === 'colour');
+    const parts = [
+      { productId: 'white', name: 'White', ml: 6 },
+      { productId: 'blue', name: 'Blue', ml: 2 },
+    ];
+    const pour = { productId: 'sky', name: 'Sky', ml: 8, parts, text: '' };
+    const events = doneEvents({ ...first, pour }, newId, NOW, 'shed', undefined, () => undefined);
+    expect(events.map(({ kind }) => kind)).toEqual(['mixed', 'done']);
+    expect(events[0]).toMatchObject({
+      productId: 'sky',
+      parts: [
+        { productId: 'white', ml: 6 },
+        { productId: 'blue', ml: 2 },
+      ],
+    });
+    expect(events[0].at < events[1].at).toBe(true);
+  });
   it('takes the fastenings each with its own end', () => {
     expect(
       partedEvents('bell', { s1: 'came-off', s2: 'broke' }, newId, NOW).map((event) => [event.kind, 'outcome' in event && event.outcome]),

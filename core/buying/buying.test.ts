@@ -50,7 +50,8 @@ const need = (mix: string, missingMl: number, productId?: string): PaintNeed => 
   shelfMl: 0,
   keptMl: 0,
   jarMl: 0,
-  neededBy: null,
+  toMixMl: 0,
+  portions: [{ amount: missingMl, neededBy: null }],
   byPiece: [],
 });
 

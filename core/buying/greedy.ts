@@ -47,7 +47,8 @@ function optionsFor(want: Want): PurchaseLine[] {
     .filter(({ stock, amount }) => stock === undefined || stock * amount >= want.amount)
     .map((pack) => {
       const count = Math.ceil(want.amount / pack.amount);
-      return purchaseLine(want, pack, count, count * pack.amount - want.amount);
+      const [first] = want.portions;
+      return purchaseLine(want, pack, { count, left: count * pack.amount - want.amount, neededBy: first?.neededBy ?? null });
     })
     .sort((a, b) => a.price - b.price);
 }

@@ -1,5 +1,5 @@
 import type { Family, Hand, Role } from '#core/facts/index';
-import type { Minute } from '#core/units/index';
+import type { Portion } from './portions.ts';
 
 /** What the coats of all pieces take of one paint, reducer or hardener, against what the shelf holds. */
 export type PaintNeed = {
@@ -20,7 +20,10 @@ export type PaintNeed = {
   /** Wanted for touch-up besides, and how much of that is really left once the coats are on. */
   readonly keptMl: number;
   readonly jarMl: number;
-  readonly neededBy: Minute | null;
+  /** mL of an own mix that its jar lacks: mixed from its paints, whose needs it is part of. Nothing of it is bought. */
+  readonly toMixMl: number;
+  /** What lacks, bit by bit: what the shelf still covers is not wanted yet. */
+  readonly portions: readonly Portion[];
   /** mL that each piece takes of it: what its cost is shared out by. */
   readonly byPiece: readonly { readonly pieceId: string; readonly ml: number }[];
 };

@@ -4,7 +4,7 @@ import type { Pack, Want } from './want.ts';
 
 /** What is bought, line by line, shop by shop. */
 
-export type PurchaseLine = Pick<Want, 'of' | 'name' | 'unit' | 'neededBy' | 'productId' | 'supply' | 'parcel'> & {
+export type PurchaseLine = Pick<Want, 'of' | 'name' | 'unit' | 'productId' | 'supply' | 'parcel'> & {
   /** The want it serves. */
   readonly want: string;
   readonly offerId?: string;
@@ -15,6 +15,8 @@ export type PurchaseLine = Pick<Want, 'of' | 'name' | 'unit' | 'neededBy' | 'pro
   readonly price: number;
   readonly source: 'label' | 'default';
   readonly leadDays: number;
+  /** When what it brings is wanted first: what was at hand, or quicker here, comes before it. Null where nothing has a day yet. */
+  readonly neededBy: Minute | null;
   /** When it has to be ordered at the latest to be here in time; null where nothing has a day yet. */
   readonly orderBy: Minute | null;
   /** What all packs of this want leave over beside the touch-up jar; on its first line, 0 on the others. */
@@ -49,8 +51,12 @@ export const BEFORE_EVENING: Minute = 6 * 60;
 export const ANY_SHOP_NAME = 'Any shop, at a usual price';
 
 /** So many packs of one kind as a line. @param left what all packs of the want leave over */
-export function purchaseLine(want: Want, pack: Pack, count: number, left: number): PurchaseLine {
-  const { key, packs: _packs, amount: _amount, byPiece: _byPiece, ...own } = want;
+export function purchaseLine(
+  want: Want,
+  pack: Pack,
+  { count, left, neededBy }: Pick<PurchaseLine, 'count' | 'left' | 'neededBy'>,
+): PurchaseLine {
+  const { key, packs: _packs, amount: _amount, portions: _portions, byPiece: _byPiece, ...own } = want;
   return {
     ...own,
     want: key,
@@ -61,7 +67,8 @@ export function purchaseLine(want: Want, pack: Pack, count: number, left: number
     price: count * pack.price,
     source: pack.shopId === null ? 'default' : 'label',
     leadDays: pack.leadDays,
-    orderBy: want.neededBy === null ? null : want.neededBy - pack.leadDays * DAY,
+    neededBy,
+    orderBy: neededBy === null ? null : neededBy - pack.leadDays * DAY,
     left,
   };
 }

@@ -1,7 +1,7 @@
 import { supplyKey, supplyName } from '#core/amounts/index';
 import type { Facts, Goods, SupplyKind, SupplyUnit } from '#core/facts/index';
-import type { Minute } from '#core/units/index';
 import type { PaintNeed } from './paintNeed.ts';
+import type { Portion } from './portions.ts';
 import { BOTTLED, TYPICAL_HARDENER, TYPICAL_HOBBY_THINNER, TYPICAL_REDUCER, typicalPack } from './typical.ts';
 
 /** Whatever has to be bought, paint or not, with every pack of it that a shop has. */
@@ -25,7 +25,8 @@ export type Want = {
   readonly unit: SupplyUnit;
   /** Still to be bought, in its unit. */
   readonly amount: number;
-  readonly neededBy: Minute | null;
+  /** The same bit by bit, in the order it is wanted. */
+  readonly portions: readonly Portion[];
   /** What each piece takes of it, in its unit: what its cost is shared out by. */
   readonly byPiece: readonly { readonly pieceId: string; readonly amount: number }[];
   readonly packs: readonly Pack[];
@@ -42,7 +43,7 @@ export type BesideWanted = {
     readonly spec: string;
     readonly unit: SupplyUnit;
     readonly toBuy: number;
-    readonly neededBy: Minute | null;
+    readonly portions: readonly Portion[];
     readonly byPiece: Want['byPiece'];
   }[];
   readonly parcels: readonly { readonly pieceId: string; readonly parcelId: string; readonly name: string }[];
@@ -60,13 +61,13 @@ export function parcelKey(pieceId: string, parcelId: string): string {
 /** Paint always stands on the list, at a usual price where no shop has it; the rest where some shop has a price for it. */
 export function wantsOf(needs: readonly PaintNeed[], { supplies, parcels }: BesideWanted, facts: Facts): Want[] {
   const beside: Omit<Want, 'packs'>[] = [
-    ...supplies.map(({ kind, spec, unit, toBuy, neededBy, byPiece }) => ({
+    ...supplies.map(({ kind, spec, unit, toBuy, portions, byPiece }) => ({
       key: supplyKey({ kind, spec }),
       of: 'supply' as const,
       name: supplyName({ kind, spec }),
       unit,
       amount: toBuy,
-      neededBy,
+      portions,
       byPiece,
       supply: { kind, spec },
     })),
@@ -77,7 +78,7 @@ export function wantsOf(needs: readonly PaintNeed[], { supplies, parcels }: Besi
       name,
       unit: 'piece' as const,
       amount: 1,
-      neededBy: null,
+      portions: [{ amount: 1, neededBy: null }],
       byPiece: [{ pieceId, amount: 1 }],
       parcel: { pieceId, parcelId },
     })),
@@ -89,14 +90,14 @@ export function wantsOf(needs: readonly PaintNeed[], { supplies, parcels }: Besi
 }
 
 function wantOfPaint(need: PaintNeed, facts: Facts): Want {
-  const { mix, what, name, missingMl, neededBy, productId } = need;
+  const { mix, what, name, missingMl, portions, productId } = need;
   return {
     key: mix,
     of: what,
     name,
     unit: 'mL',
     amount: missingMl,
-    neededBy,
+    portions,
     byPiece: need.byPiece.map(({ pieceId, ml }) => ({ pieceId, amount: ml })),
     packs: packsOf(need, facts),
     ...(productId === undefined ? {} : { productId }),

@@ -64,6 +64,27 @@ describe('buying for a workshop', () => {
     const later = piece(part({ layers: [primer(), lacquer()] }), { held: { since: '2026-12-01T19:00:00.000Z', until: '2027-01-20' } });
     expect(await shops({ ...slow, pieces: [later] })).toEqual(['pier']);
   });
+  it('orders for the day the shelf runs dry, not for the first coat', async () => {
+    const held = { since: '2026-12-01T19:00:00.000Z', until: '2027-01-20' };
+    const layers = [primer(), lacquer()];
+    const pieces = [piece(part({ layers })), piece(part({ layers }), { id: 'gong', held })];
+    const shops = [shop('quay'), shop('pier', { delivery: 0, leadDays: 20 })];
+    const own = shelf.cans.find((can) => can.productId === productId) as Facts['cans'][number];
+    const linesWith = async (cans: Facts['cans'], more: Partial<Facts> = {}) => {
+      const facts = workshop({ pieces, shops, cans: [...workshop().cans, ...cans], ...more });
+      const { wants, purchases } = await bought(facts);
+      return shoppingList(purchases, wants, planned(facts).steps, NOW).flatMap(({ lines }) => lines);
+    };
+    const [late, ...others] = await linesWith([{ ...own, packMl: 50, leftMl: 24 }]);
+    expect(others).toEqual([]);
+    expect([late.offerId, late.waits?.pieceId, late.tonight]).toEqual(['p', 'gong', false]);
+    // Nothing at hand: the little that is wanted at once comes from near, the rest from where it is cheap.
+    const two = await linesWith([], { offers: [offer('near', 'quay', 300, 30), offer('far', 'pier', 100, 50, { stock: 9 })] });
+    expect(two.map(({ offerId, waits }) => [offerId, waits?.pieceId])).toEqual([
+      ['near', 'bell'],
+      ['far', 'gong'],
+    ]);
+  });
   it('mixes packs where that is cheaper than one kind', async () => {
     const many = workshop({
       pieces: [piece(part({ copies: 12, layers: [primer(), lacquer(4)] }))],

@@ -3,7 +3,16 @@ import { DAY, type Minute } from '#core/units/index';
 import { type Cheapest, cheapest } from './cheapest/cheapest.ts';
 import { billsOf, type BuyingProblem, type Need, type PackOffer } from './cheapest/problem.ts';
 import type { Solve } from './cheapest/solve.ts';
-import { ANY_SHOP_NAME, BEFORE_EVENING, type PurchaseLine, purchaseLine, type Purchases, type ShopTotal } from './purchases.ts';
+import { neededDates } from './portions.ts';
+import {
+  ANY_SHOP_NAME,
+  BEFORE_EVENING,
+  type PurchaseLine,
+  purchaseLine,
+  type Purchases,
+  type ShopTotal,
+  type ShortWant,
+} from './purchases.ts';
 import type { Want } from './want.ts';
 
 /** What all pieces lack, bought as cheaply as can be proven: the shelf is taken off already, dates and lead days are kept. */
@@ -21,12 +30,9 @@ const ANY_SHOP = '';
 /** The wants as a buying problem: one product each, packs of every shop, a usual pack where no shop offers it. */
 export function buyingProblem(wants: readonly Want[], facts: Pick<Facts, 'shops'>, now: Minute): BuyingProblem {
   return {
-    needs: wants.map(({ key, amount, neededBy, packs }): Need => {
-      const soonest = Math.min(...packs.filter(({ stock }) => stock !== 0).map(leadOf));
-      const byDay = neededBy === null ? SOME_DAY : Math.floor((neededBy - now + BEFORE_EVENING) / DAY);
-      // What cannot come in time still has to come: as soon as it can.
-      return { id: key, byDay: Math.max(byDay, soonest), servings: [{ product: key, ml: amount }] };
-    }),
+    needs: wants.flatMap((want) =>
+      datedPortions(want, now).map(({ id, byDay, amount }): Need => ({ id, byDay, servings: [{ product: want.key, ml: amount }] })),
+    ),
     excluded: [],
     shelf: new Map(),
     offers: wants.flatMap(offersOf),
@@ -37,6 +43,25 @@ export function buyingProblem(wants: readonly Want[], facts: Pick<Facts, 'shops'
       ...(minimum === undefined ? {} : { minimum }),
     })),
   };
+}
+
+/** What a want asks for by a day, told from its other portions by the packs that can be here by then. */
+export type DatedPortion = { readonly id: string; readonly byDay: number; readonly amount: number };
+
+/** Portions that the same packs come in time for are one: what serves the later of them serves the earlier too. */
+export function datedPortions({ key, packs, portions }: Want, now: Minute): DatedPortion[] {
+  const leads = packs.filter(({ stock }) => stock !== 0).map(leadOf);
+  const soonest = Math.min(...leads);
+  const dated = new Map<number, DatedPortion>();
+  for (const { neededBy, amount } of portions) {
+    const wanted = neededBy === null ? SOME_DAY : Math.floor((neededBy - now + BEFORE_EVENING) / DAY);
+    // What cannot come in time still has to come: as soon as it can.
+    const byDay = Math.max(wanted, soonest);
+    const inTime = leads.filter((lead) => lead <= byDay).length;
+    const known = dated.get(inTime);
+    dated.set(inTime, { id: `${key} #${inTime}`, byDay: known?.byDay ?? byDay, amount: (known?.amount ?? 0) + amount });
+  }
+  return [...dated.values()];
 }
 
 function leadOf({ shopId, leadDays }: Want['packs'][number]): number {
@@ -90,15 +115,35 @@ function purchasesOf(answer: Cheapest, problem: BuyingProblem, wants: readonly W
     total: answer.total,
     proven: answer.optimal,
     ...(answer.optimal ? {} : { bound: answer.bound }),
-    short: answer.short.map(({ need, why }) => ({ want: need, name: wants.find(({ key }) => key === need)?.name ?? need, why })),
+    short: shortOf(answer, problem, wants),
   };
+}
+
+/** Each want that goes short once, whichever of its portions does. */
+function shortOf({ short }: Cheapest, { needs }: BuyingProblem, wants: readonly Want[]): ShortWant[] {
+  const why = new Map(
+    short.flatMap((own) => {
+      const product = needs.find(({ id }) => id === own.need)?.servings[0]?.product;
+      return product === undefined ? [] : [[product, own.why] as const];
+    }),
+  );
+  return wants.flatMap(({ key, name }) => {
+    const own = why.get(key);
+    return own === undefined ? [] : [{ want: key, name, why: own }];
+  });
 }
 
 function linesOf(want: Want, shopId: string | null, { packs }: Cheapest): PurchaseLine[] {
   const countOf = ({ offerId }: Want['packs'][number]) => packs.get(offerId ?? `usual ${want.key}`) ?? 0;
   const bought = want.packs.filter((pack) => countOf(pack) > 0);
+  const dates = neededDates(
+    bought.map((pack) => ({ pack, count: countOf(pack) })),
+    want.portions,
+  );
   const left = bought.reduce((sum, pack) => sum + pack.amount * countOf(pack), 0) - want.amount;
   return bought
     .filter((pack) => pack.shopId === shopId)
-    .map((pack) => purchaseLine(want, pack, countOf(pack), pack === bought[0] ? left : 0));
+    .map((pack) =>
+      purchaseLine(want, pack, { count: countOf(pack), left: pack === bought[0] ? left : 0, neededBy: dates.get(pack) ?? null }),
+    );
 }

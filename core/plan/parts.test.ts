@@ -262,7 +262,7 @@ describe('paint needs', () => {
     const [together] = paintNeeds([step('a', 10), step('b', 10)], placed, EMPTY_FACTS as Facts);
     expect(together.neededMl).toBeCloseTo(22, 6);
     expect(together.missingMl).toBeCloseTo(22 / 0.95, 6);
-    expect(together.neededBy).toBe(NOW);
+    expect(together.portions).toEqual([{ amount: together.missingMl, neededBy: NOW }]);
   });
   it('buy nothing for a coat that would not sit', () => {
     expect(paintNeeds([step('a', 10, { stopped: 'it would lift' })], new Map(), EMPTY_FACTS as Facts)).toEqual([]);

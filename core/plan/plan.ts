@@ -35,6 +35,7 @@ import {
   sessionsOf,
   stayingForTape,
   waitForPaint,
+  withPours,
   withLaterPrices,
   withPins,
   withWetNearby,
@@ -154,7 +155,7 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
     built.map(({ piece }) => piece),
     { coat: (...coat) => stepOf.get(coatKey(...coat)), warm: (...layer) => stepOf.get(warmKey(...layer)) },
   );
-  const plannedSteps = withLaterPrices(withWetNearby(windowed, films, workshop.sprayPlaceId), facts);
+  const plannedSteps = withPours(withLaterPrices(withWetNearby(windowed, films, workshop.sprayPlaceId), facts), needs, facts);
   const sessions = sessionsOf(plannedSteps, free, now);
   const supplies = suppliesOfAll(
     built.map(({ piece }) => piece),

@@ -26,6 +26,7 @@ const savings = (facts: Facts) => savingsOf({ facts, now: NOW, conditions: condi
 const taken = (facts: Facts, { changes }: PricedSaving): Facts => ({
   ...facts,
   pieces: facts.pieces.map((own) => changes.pieces.find(({ id }) => id === own.id) ?? own),
+  products: [...facts.products, ...changes.products],
   workshop: changes.workshop ? [changes.workshop] : facts.workshop,
 });
 const worst = (facts: Facts) =>

@@ -18,7 +18,9 @@ export {
 export { withWetNearby } from './nearWet.ts';
 export { stayingForTape } from './tapeStay.ts';
 export { type BatchBoard, boardOf } from './boardOf.ts';
-export { additivesOf, paintNeeds, waitForPaint } from './supply.ts';
+export { additivesOf, paintNeeds, partsOf } from './paintNeeds.ts';
+export { type Pour, withPours } from './pours.ts';
+export { waitForPaint } from './supply.ts';
 export { byUrgency, neededMoment } from './urgency.ts';
 export { type Placing, placingOf } from './scheduling.ts';
 export { withWindows } from './windows.ts';

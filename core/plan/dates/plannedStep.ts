@@ -1,5 +1,6 @@
 import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
+import type { Pour } from './pours.ts';
 import type { Step } from '../steps/index.ts';
 
 /** What a coat costs whose window is missed. */
@@ -30,6 +31,8 @@ export type PlannedStep = Step & {
   readonly later?: LaterPrice;
   /** When what is mixed for it must be used up; absent: nothing is mixed, or it keeps. */
   readonly mixGoodUntil?: Minute;
+  /** What is mixed right before it. */
+  readonly pour?: Pour;
   /** When it was pinned to by hand. */
   readonly pinnedTo?: Minute;
   /** The pin could not be kept. */

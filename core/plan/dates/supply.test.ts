@@ -1,7 +1,7 @@
 import { lacquer, part, planOf, primer, shelf } from '#core/invented/index';
 import type { Placed } from '#core/schedule/index';
 import { describe, expect, it } from 'vitest';
-import { paintNeeds } from './supply.ts';
+import { paintNeeds } from './paintNeeds.ts';
 
 /** What is needed of a paint: its coats, and a nozzle cleared and a rest left for each batch. */
 

@@ -94,7 +94,7 @@ describe('paint and the rest in one basket', () => {
 });
 
 describe('a line paid for', () => {
-  const BASE = { key: 'k', of: 'paint', name: 'k', unit: 'mL', amount: 9, neededBy: null, packs: [] } as const;
+  const BASE = { key: 'k', of: 'paint', name: 'k', unit: 'mL', amount: 9, portions: [], packs: [] } as const;
   it('is borne by who takes of it, to the cent', () => {
     const takers = [
       { pieceId: 'a', amount: 2 },

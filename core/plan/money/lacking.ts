@@ -1,5 +1,14 @@
 import { supplyKey } from '#core/amounts/index';
-import { type BesideWanted, shelfStock, supplyUses, type Want, wantsOf, type PaintNeed } from '#core/buying/index';
+import {
+  type BesideWanted,
+  type PaintNeed,
+  portionsLacking,
+  shelfStock,
+  supplyUses,
+  type Use,
+  type Want,
+  wantsOf,
+} from '#core/buying/index';
 import type { Facts, Piece } from '#core/facts/index';
 import { localMoment, type Minute, toMinute } from '#core/units/index';
 import type { PlannedStep, Session } from '../dates/index.ts';
@@ -57,22 +66,23 @@ export function lacking(needs: readonly PaintNeed[], supplies: Supplies, steps: 
 }
 
 function suppliesWanted(supplies: Supplies, steps: readonly PlannedStep[]): BesideWanted['supplies'] {
-  const first = firstUse(steps);
-  return suppliesToBuy([...supplies.values()]).map(({ kind, spec, unit, toBuy }) => {
+  const uses = usesOf(steps);
+  return suppliesToBuy([...supplies.values()]).map(({ kind, spec, unit, toBuy, owned }) => {
     const key = supplyKey({ kind, spec });
     const takers = [...supplies].flatMap(([pieceId, lines]) =>
       lines.flatMap((line) => (supplyKey(line) === key ? [{ pieceId, amount: line.exact }] : [])),
     );
-    return { kind, spec, unit, toBuy, neededBy: first.get(key) ?? null, byPiece: takers };
+    return { kind, spec, unit, toBuy, portions: portionsLacking(uses.get(key) ?? [], owned ?? 0, toBuy), byPiece: takers };
   });
 }
 
-/** When each supply is first used, by its key. */
-function firstUse(steps: readonly PlannedStep[]): ReadonlyMap<string, Minute> {
-  const first = new Map<string, Minute>();
-  for (const { placed, supplies } of steps) {
-    if (!placed) continue;
-    for (const line of supplies) first.set(supplyKey(line), Math.min(first.get(supplyKey(line)) ?? placed.start, placed.start));
-  }
-  return first;
+/** When how much of each supply is used, by its key. */
+function usesOf(steps: readonly PlannedStep[]): ReadonlyMap<string, readonly Use[]> {
+  const uses = new Map<string, Use[]>();
+  for (const { placed, supplies } of steps)
+    for (const line of supplies) {
+      const key = supplyKey(line);
+      uses.set(key, [...(uses.get(key) ?? []), { at: placed?.start ?? null, amount: line.amount }]);
+    }
+  return uses;
 }

@@ -44,7 +44,7 @@ function shoppingLine(line: PurchaseLine, wants: readonly Want[], steps: readonl
   const want = wants.find(({ key }) => key === line.want);
   const takers = want?.byPiece.map(({ pieceId }) => pieceId) ?? [];
   const own = steps.filter((step) => takes(step, line)).sort((a, b) => startOf(a) - startOf(b));
-  const [first] = own.filter(({ placed }) => placed !== null);
+  const [first] = own.filter(({ placed }) => placed !== null && placed.start >= (line.neededBy ?? 0));
   return {
     ...line,
     pieceIds: [...new Set([...own.map(({ pieceId }) => pieceId).filter((id) => takers.includes(id)), ...takers])],

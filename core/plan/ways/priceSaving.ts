@@ -1,7 +1,7 @@
-import { buy, buyingProblem, cheapest, type Need, type Serving, type Solve, type Want } from '#core/buying/index';
+import { buy, buyingProblem, cheapest, datedPortions, type Need, type Serving, type Solve, type Want } from '#core/buying/index';
 import { supplyKey } from '#core/amounts/index';
 import type { Conditions } from '#core/drying/index';
-import type { Facts, Piece, Workshop } from '#core/facts/index';
+import type { Facts, Piece, Product, Workshop } from '#core/facts/index';
 import { DAY, type Minute } from '#core/units/index';
 import { purchaseShares, suppliesToBuy } from '../money/index.ts';
 import { type Plan, plan } from '../plan.ts';
@@ -20,7 +20,7 @@ export type PricedSaving = Pick<SavingWay, 'id' | 'label' | 'lost'> & {
   /** By how much the piece that pays most for it ends later; below 0: sooner. */
   readonly later: Minute;
   /** What has to be saved to take it. */
-  readonly changes: { readonly pieces: readonly Piece[]; readonly workshop?: Workshop };
+  readonly changes: { readonly pieces: readonly Piece[]; readonly products: readonly Product[]; readonly workshop?: Workshop };
 };
 
 export type Savings = {
@@ -135,6 +135,7 @@ function changesOf(changed: Facts, facts: Facts): PricedSaving['changes'] {
   const asItWas = ({ id }: Piece) => JSON.stringify(facts.pieces.find((own) => own.id === id));
   return {
     pieces: changed.pieces.filter((piece) => JSON.stringify(piece) !== asItWas(piece)),
+    products: changed.products.filter(({ id }) => !facts.products.some((own) => own.id === id)),
     ...(changed.workshop[0] === facts.workshop[0] ? {} : { workshop: changed.workshop[0] }),
   };
 }
@@ -159,14 +160,21 @@ async function bestOf(found: readonly Found[], asIs: Plan, question: SavingQuest
   const ways = found.map(({ way }) => way);
   const wants = new Map([[], ...ways.map((way) => [way])].flatMap((taken) => wantsWith(taken).map((want) => [want.key, want] as const)));
   const problem = buyingProblem([...wants.values()], question.facts, question.now);
-  const needs = [...wants.keys()].map((key): Need => {
+  const needs = [...wants.keys()].flatMap((key): Need[] => {
     const touching = ways.filter((way) => !isSame(wantsWith([way]), asIs.wants, key)).slice(0, MOST_ON_A_NEED);
-    const servings = subsetsOf(touching).map((taken): Serving => {
-      const ml = wantsWith(taken).find((want) => want.key === key)?.amount ?? 0;
-      return { product: key, ml, taking: taken.map(({ id }) => id) };
+    const options = subsetsOf(touching).map((taken) => {
+      const want = wantsWith(taken).find((own) => own.key === key);
+      return { taking: taken.map(({ id }) => id), portions: want ? datedPortions(want, question.now) : [] };
     });
-    const byDay = problem.needs.find(({ id }) => id === key)?.byDay ?? 0;
-    return { id: key, byDay, servings, ways: touching.map(({ id }) => id) };
+    const portions = options.flatMap((option) => option.portions);
+    return [...new Set(portions.map(({ id }) => id))].map((id) => ({
+      id,
+      byDay: Math.min(...portions.filter((own) => own.id === id).map(({ byDay }) => byDay)),
+      servings: options.map(
+        (option): Serving => ({ product: key, ml: option.portions.find((own) => own.id === id)?.amount ?? 0, taking: option.taking }),
+      ),
+      ways: touching.map((way) => way.id),
+    }));
   });
   const answer = await cheapest(
     { ...problem, needs, ways: found.map(({ way, supplies }) => ({ id: way.id, saves: supplies })), apart: apartOf(ways) },

@@ -3,6 +3,7 @@ import { leftOnShelf } from '#core/buying/index';
 import { resolveLayer } from '#core/coats/index';
 import { DAY, listed, toIso } from '#core/units/index';
 import type { Plan } from '../plan.ts';
+import { ownMixes } from './ownMix.ts';
 import { servesAs } from './servesAs.ts';
 import { withPiece } from './ways.ts';
 
@@ -28,6 +29,11 @@ export function savingWays(facts: Facts, asIs: Plan): SavingWay[] {
   return [
     ...withoutJars(facts.workshop[0]),
     ...otherCans(open, facts, asIs),
+    ...ownMixes(
+      open.flatMap((piece) => unlaid(piece, asIs, () => true).map(({ layer }) => ({ piece, layer }))),
+      facts,
+      asIs,
+    ),
     ...open.flatMap((piece) => [
       ...unseen(piece, facts, asIs),
       ...clearLess(piece, asIs),

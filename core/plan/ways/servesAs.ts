@@ -12,4 +12,4 @@ export function servesAs(to: Product, from: Product, { sheets }: Facts): boolean
 }
 
 /** Nobody sees less, ΔE2000 (BRIEF §10). */
-const SAME_COLOUR = 2;
+export const SAME_COLOUR = 2;

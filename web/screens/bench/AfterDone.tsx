@@ -31,7 +31,7 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
 
   const undone = (): LogEvent[] => just.events.map((event) => ({ id: newId(), at: toIso(nowMinute()), kind: 'undo', undoes: event.id }));
   // What was asked with the step (what came off, how it parted) stands as it was answered.
-  const answers = just.events.filter((event) => event.kind !== 'done' && event.kind !== 'warmed');
+  const answers = just.events.filter((event) => !['done', 'warmed', 'mixed'].includes(event.kind));
   const instead = (at: number, chosen?: Chosen, minutes: number | null = null) => {
     const again = answers.map((event): LogEvent => ({ ...event, id: newId(), at: toIso(at) }));
     void logEvents([...undone(), ...again, ...withMinutes(doneTogether(just.steps, newId, at, placeId, chosen), minutes)]);

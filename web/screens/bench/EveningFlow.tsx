@@ -74,6 +74,7 @@ function BatchRow({ row }: { row: EveningRow }) {
           {coatTimes(steps, words.clock)}
           {paintMl > 0.05 && ` · ${words.volume(paintMl)} as sprayed`}
           {wait > 2 && ` · ${Math.round(wait)} min of it is flash-off`}
+          {steps.flatMap(({ pour }) => (pour ? ` · ${pour.text}` : []))}
           {ration && ` · ${reachText(ration, words)}${ration.spots.length > 0 ? ': thinly where nobody sees it' : ''}`}
           {row.mixGoodUntil !== null && ` · use the mix up by ${words.clock(row.mixGoodUntil)}`}
           {first.coat && <SideBySide steps={steps} />}

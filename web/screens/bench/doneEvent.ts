@@ -60,6 +60,19 @@ export function doneEvents(
       { id: newId(), at: event.at, kind: 'warmed', pieceId: step.pieceId, partIds: event.on.map(({ partId }) => partId), ...step.warm },
     ];
   }
+  if (step.pour) {
+    const { pour, ...rest } = step;
+    const { productId, parts } = pour;
+    // It was mixed before it was sprayed, as planned: what was mixed otherwise is put right in its jar.
+    const mixed: LogEvent = {
+      id: newId(),
+      at: toIso(at - step.minutes),
+      kind: 'mixed',
+      productId,
+      parts: parts.map((part) => ({ productId: part.productId, ml: part.ml })),
+    };
+    return [mixed, ...doneEvents(rest, newId, at, placeId, partIds, layerOf)];
+  }
   if (!step.coat || step.on.length === 1) return [doneEvent(step, newId(), at, placeId, partIds)];
   return step.on
     .filter((on) => !partIds || partIds.includes(on.partId))

@@ -17,6 +17,7 @@ export function FromTheShelf() {
                 {words.volume(Math.min(need.shelfMl, need.neededMl))} of {words.volume(need.neededMl)}
               </span>
             </span>
+            {need.toMixMl > 0 && <span className="second block text-small">{words.volume(need.toMixMl)} is mixed from its paints</span>}
             {need.jarMl < need.keptMl && (
               <span className="second block text-small">
                 leaves {words.volume(need.jarMl)} for touch-up, not {words.volume(need.keptMl)}

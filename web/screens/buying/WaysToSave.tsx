@@ -4,7 +4,7 @@ import { counted } from '#core/units/index';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { usePlan } from '../../app/PlanContext.tsx';
-import { saveFact } from '../../app/useFacts.ts';
+import { saveFact, useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { askBuyer } from '../../workers/buyer.ts';
 
@@ -65,7 +65,10 @@ function Way({ way }: { way: PricedSaving }) {
   const words = useWords();
   const { facts, pieceById } = usePlan();
   const [busy, setBusy] = useState(false);
-  const save = async ({ pieces, workshop }: PricedSaving['changes']) => {
+  const { remove } = useSaving();
+  const save = async ({ products, pieces, workshop }: PricedSaving['changes']) => {
+    // A layer names its paint, so that comes first.
+    for (const product of products) if (!(await saveFact('products', product))) return false;
     for (const piece of pieces) if (!(await saveFact('pieces', piece))) return false;
     return workshop ? saveFact('workshop', workshop) : true;
   };
@@ -74,10 +77,14 @@ function Way({ way }: { way: PricedSaving }) {
     setBusy(true);
     const { changes } = way;
     const before = {
+      products: [],
       pieces: facts.pieces.filter(({ id }) => changes.pieces.some((own) => own.id === id)),
       ...(changes.workshop ? { workshop: facts.workshop[0] } : {}),
     };
-    if (await save(changes)) toast(`Taken: ${way.label}.`, { action: { label: 'Undo', onClick: () => void save(before) } });
+    const takeBack = async () => {
+      if (await save(before)) for (const { id, name } of changes.products) await remove('products', id, `${name} is taken out again.`);
+    };
+    if (await save(changes)) toast(`Taken: ${way.label}.`, { action: { label: 'Undo', onClick: () => void takeBack() } });
     setBusy(false);
   };
   return (

@@ -1,3 +1,4 @@
+import type { PaintNeed } from '#core/buying/index';
 import { ownBudget } from '#core/plan/index';
 import { parseMoney } from '#core/units/index';
 import { useState } from 'react';
@@ -23,7 +24,9 @@ export function Money({ piece, view }: SectionProps) {
   const { money } = view;
   const own = ownBudget(piece.id, facts);
   const mixes = new Set(plan.steps.flatMap((step) => (step.pieceId === piece.id && step.coat ? [step.coat.mix] : [])));
-  const needs = plan.needs.filter((need) => mixes.has(need.mix));
+  const needs = plan.needs.filter(
+    ({ mix, what, byPiece }) => mixes.has(mix) || (what === 'paint' && byPiece.some(({ pieceId }) => pieceId === piece.id)),
+  );
   /** What its own coats take; nothing where they would not sit. */
   const ownMl = ({ byPiece }: (typeof needs)[number]) => byPiece.find(({ pieceId }) => pieceId === piece.id)?.ml ?? 0;
   const setBudget = () => {
@@ -90,7 +93,7 @@ export function Money({ piece, view }: SectionProps) {
                   <td className="figure text-right">{ownMl(need) > 0 ? words.volume(ownMl(need)) : '–'}</td>
                   <td className="figure text-right">{words.volume(need.neededMl)}</td>
                   <td className="figure text-right">{words.volume(need.shelfMl)}</td>
-                  <td className="figure text-right">{need.missingMl > 0 ? words.volume(need.missingMl) : 'covered'}</td>
+                  <td className="figure text-right">{lackText(need, words.volume)}</td>
                   <td className="figure text-right">{need.keptMl > 0 ? words.volume(need.jarMl) : '–'}</td>
                 </tr>
               ))}
@@ -139,4 +142,10 @@ export function Money({ piece, view }: SectionProps) {
       </aside>
     </div>
   );
+}
+
+/** What is bought of it; what an own mix lacks is mixed, and its paints stand in the list for it. */
+function lackText({ missingMl, toMixMl }: Pick<PaintNeed, 'missingMl' | 'toMixMl'>, volume: (ml: number) => string): string {
+  if (toMixMl > 0) return `mixed, ${volume(toMixMl)}`;
+  return missingMl > 0 ? volume(missingMl) : 'covered';
 }

@@ -1,4 +1,4 @@
-import { type Keeping, letDowns, type ShelfCan } from '#core/buying/index';
+import { type Keeping, letDowns, type PaintNeed, type ShelfCan } from '#core/buying/index';
 import { hexOf } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
 import { Link } from 'react-router';
@@ -19,12 +19,13 @@ export function ProductCard({
   product: Product;
   cans: readonly ShelfCan[];
   keeping: ReadonlyMap<string, readonly Keeping[]>;
-  need: { neededMl: number; shelfMl: number; missingMl: number } | undefined;
+  need: Pick<PaintNeed, 'neededMl' | 'missingMl' | 'toMixMl'> | undefined;
   onOpen: (canId: string) => void;
 }) {
   const { facts } = usePlan();
   const words = useWords();
   const sheet = facts.sheets.find((candidate) => candidate.id === product.sheetId);
+  const lack = (need?.missingMl ?? 0) + (need?.toMixMl ?? 0);
   const promises = letDowns(product.id, facts);
   return (
     <li className="sheet !p-4">
@@ -58,7 +59,13 @@ export function ProductCard({
       {need && need.neededMl > 0.5 && (
         <p className="mt-3 border-t border-hairline pt-2 text-small">
           Plans take {words.volume(need.neededMl)}:{' '}
-          {need.missingMl > 0.05 ? <strong>{words.volume(need.missingMl)} short</strong> : 'enough here'}
+          {lack > 0.05 ? (
+            <strong>
+              {words.volume(lack)} {need.toMixMl > 0 ? 'to be mixed' : 'short'}
+            </strong>
+          ) : (
+            'enough here'
+          )}
         </p>
       )}
     </li>
