@@ -118,8 +118,30 @@ export type FilmTimes = {
   readonly cured: Minute | null;
 };
 
-/** All the moments of a film at once. */
+type Known = { readonly byLabel: Map<Label | undefined, Map<string, FilmTimes>>; size: number };
+const KNOWN = new WeakMap<DryingClocks, Known>();
+/** A search asks for many films; older answers than these are reckoned anew. */
+const MOST_KNOWN = 20_000;
+
+/** All the moments of a film at once; remembered, for a plan asks for the same film a dozen times. */
 export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
+  if (film.warmed && film.warmed.length > 0) return reckonedTimes(film, clocks);
+  let known = KNOWN.get(clocks);
+  if (!known || known.size >= MOST_KNOWN) {
+    known = { byLabel: new Map(), size: 0 };
+    KNOWN.set(clocks, known);
+  }
+  const times = known.byLabel.get(film.label) ?? new Map<string, FilmTimes>();
+  known.byLabel.set(film.label, times);
+  const { family, placeId, firstCoatEnd, lastCoatEnd, coatRatio, filmRatio, learned } = film;
+  const key = `${family} ${placeId} ${firstCoatEnd} ${lastCoatEnd} ${coatRatio} ${filmRatio} ${learned}`;
+  const own = times.get(key) ?? reckonedTimes(film, clocks);
+  if (!times.has(key)) known.size++;
+  times.set(key, own);
+  return own;
+}
+
+function reckonedTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   const drying = familyDrying(film.family);
   const at = (stage: Stage) => stageReached(film, stage, clocks).at;
   const shuts = windowShuts(film, clocks);

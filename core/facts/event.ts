@@ -262,8 +262,19 @@ export type LogEvent = z.infer<typeof eventSchema>;
 export type DoneEvent = z.infer<typeof doneSchema>;
 export type EventOf<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>;
 
-/** The log as it counts: undone events and undos themselves left out, amended times in place, in order of time. */
-export function standingEvents(events: readonly LogEvent[]): LogEvent[] {
+const STANDING = new WeakMap<readonly LogEvent[], readonly LogEvent[]>();
+
+/**
+ * The log as it counts: undone events and undos themselves left out, amended times in place, in order of time. Remembered for as
+ * long as the log stands as it is: shelf, money and films all ask for it.
+ */
+export function standingEvents(events: readonly LogEvent[]): readonly LogEvent[] {
+  const standing = STANDING.get(events) ?? standingOf(events);
+  STANDING.set(events, standing);
+  return standing;
+}
+
+function standingOf(events: readonly LogEvent[]): LogEvent[] {
   const undos = events.filter((event) => event.kind === 'undo');
   const undone = new Set<string>();
   // A later undo may itself have been undone, so the newest speaks first.
@@ -282,5 +293,7 @@ export function standingEvents(events: readonly LogEvent[]): LogEvent[] {
       const to = amended.get(event.id)?.to;
       return to === undefined ? event : { ...event, at: to };
     })
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+    .map((event) => ({ event, at: Date.parse(event.at) }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ event }) => event);
 }

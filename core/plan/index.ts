@@ -57,6 +57,7 @@ export { type BetterFound, BetterPlan } from './better.ts';
 export { plan, type Plan, type PlanInput } from './plan.ts';
 export {
   bathsOf,
+  detailTogether,
   type CoatOfStep,
   type Dressing,
   type LearnedWork,

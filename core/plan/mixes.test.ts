@@ -1,7 +1,10 @@
 import type { Facts, Layer } from '#core/facts/index';
-import { lacquer, NOW, part, planOf, primer, shelf } from '#core/invented/index';
+import { conditionsOf } from '#core/drying/index';
+import { lacquer, NOW, part, piece, planOf, primer, shelf } from '#core/invented/index';
+import { detailTogether, plan } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
+import type { Cup } from './steps/cup.ts';
 
 /** A two-pack is mixed as late and as seldom as its pot life lets: flashes between its coats count. */
 
@@ -64,5 +67,44 @@ describe('three coats of a two-pack', () => {
   it('use up a cup a mix', () => {
     const cups = (potLifeMin: number) => mixes(40, potLifeMin).flatMap((step) => step.supplies.filter(({ kind }) => kind === 'cup')).length;
     expect([cups(40), cups(240)]).toEqual([3, 1]);
+  });
+});
+
+describe('one cup', () => {
+  const body = (id: string, peg: number) =>
+    part({
+      id,
+      name: id,
+      pegs: [peg],
+      material: 'steel',
+      finish: 'bare',
+      layers: [primer({ id: `${id}p` }), lacquer(2, { id: `${id}c` }), { ...CLEAR, id: `${id}h` }],
+    });
+  const cupsOf = (pieces: Facts['pieces']) => {
+    const all = { ...facts(10, 240), pieces };
+    const { steps, needs } = plan({ facts: all, now: NOW, conditions: conditionsOf(all, NOW), datesOf: [] });
+    const own = steps.filter(({ stage }) => stage === 'mix').sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0));
+    return { own, kept: needs.find(({ mix }) => mix === 'hard-clear')?.keptMl ?? 0 };
+  };
+  const mlOf = (cups: readonly { readonly cup?: Cup }[]) =>
+    cups.flatMap(({ cup }) => cup?.parts ?? []).reduce((sum, { ml }) => sum + ml, 0);
+  const alone = cupsOf([piece(body('a', 1))]).own;
+
+  it('serves all parts of a piece, holds what each of them takes, and keeps one touch-up jar', () => {
+    const { own, kept } = cupsOf([piece(body('a', 1), { parts: [body('a', 1), body('b', 2)] })]);
+    expect(own).toHaveLength(1);
+    expect(mlOf(own)).toBeCloseTo(2 * mlOf(alone), 6);
+    expect(own[0].cup?.keptMl).toBe(kept);
+    expect(own[0].detail).toContain(`paint ${(own[0].cup?.parts[0].ml ?? 0).toFixed(1)} mL`);
+    expect(own[0].supplies).toEqual(alone[0].supplies);
+  });
+  it('serves pieces whose coats follow one another: the second is poured out of it, its set-up spared', () => {
+    const { own } = cupsOf([piece(body('a', 1)), piece(body('b', 2), { id: 'gong' }), piece(body('c', 3), { id: 'horn' })]);
+    const behind = own.filter((step, index) => own[index - 1]?.placed?.end === step.placed?.start);
+    expect(behind.length).toBeGreaterThan(0);
+    for (const { placed, setup } of behind) expect(placed?.saved).toBe(setup);
+    const text = detailTogether(own);
+    expect(text).toContain(`paint ${own.reduce((sum, { cup }) => sum + (cup?.parts[0].ml ?? 0), 0).toFixed(1)} mL`);
+    expect(detailTogether(alone)).toBe(alone[0].detail);
   });
 });

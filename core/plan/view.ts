@@ -1,10 +1,14 @@
 import type { OrderAnswer } from '#core/masking/index';
+import type { SeenStage } from './films/index.ts';
 import type { PiecePlan } from './piecePlan.ts';
 import type { Plan } from './plan.ts';
-import type { Dressing } from './steps/index.ts';
+import type { Constraint, Dressing } from './steps/index.ts';
 import type { JointOfPart, StripChoice } from './verdicts/index.ts';
 
-/** The plan as plain data, without the gap functions: what a worker can hand to a screen. */
+/**
+ * The plan as plain data, without the gap functions: what a worker can hand to a screen. What holds its steps together is left
+ * behind, a third of it all: of that the bench asks only what a finger can tell.
+ */
 export type PieceView = Omit<PiecePlan, 'steps'> & {
   readonly joints: readonly JointOfPart[];
   readonly strips: Readonly<Record<string, StripChoice>>;
@@ -16,6 +20,10 @@ export type PlanView = Omit<Plan, 'pieces'> & { readonly pieces: readonly PieceV
 export function planView(plan: Plan): PlanView {
   return {
     ...plan,
+    steps: plan.steps.map(({ constraints, ...step }) => {
+      const felt = feltStage(constraints);
+      return { ...step, constraints: [], ...(felt ? { felt } : {}) };
+    }),
     pieces: plan.pieces.map(({ steps, ...piece }) => ({
       ...piece,
       joints: steps.joints,
@@ -24,4 +32,13 @@ export function planView(plan: Plan): PlanView {
       dressings: steps.dressings,
     })),
   };
+}
+
+/** The stage of a film that a step waits for, where a touch can tell it. */
+function feltStage(constraints: readonly Constraint[]): SeenStage | null {
+  for (const { rule } of constraints) {
+    if (rule.is === 'stage' && rule.stage !== 'cured') return rule.stage;
+    if (rule.is === 'next-coat' || rule.is === 'on-film') return 'coat';
+  }
+  return null;
 }

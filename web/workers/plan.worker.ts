@@ -69,9 +69,15 @@ export type Better = { readonly plan: PlanView; readonly turns: Turns };
 let looking: BetterPlan | null = null;
 let stopped: BetterPlan | null = null;
 
-/** The facts asked about with the air of that minute; null means those handed over before. */
-function standing(facts: Facts | null, now: number): Standing {
-  const own = facts ?? held?.facts;
+/** Facts as they are handed over: the lists that have changed since the last time; the first time all of them. */
+export type Handed = Partial<Facts>;
+
+/**
+ * The facts asked about with the air of that minute; null means those handed over before. A list that has not changed stays the one
+ * it was, and with it all that is remembered of it.
+ */
+function standing(handed: Handed | null, now: number): Standing {
+  const own = handed ? ({ ...held?.facts, ...handed } as Facts) : held?.facts;
   if (!own) throw new Error('The planner was asked before it had any facts.');
   if (held?.facts !== own || held.now !== now) held = { facts: own, now, conditions: conditionsOf(own, now) };
   return held;
@@ -79,28 +85,28 @@ function standing(facts: Facts | null, now: number): Standing {
 
 /** The plan is worked out here, away from the finger. */
 const api = {
-  plan(facts: Facts | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
-    return planView(plan({ ...standing(facts, now), stayMinutes, turns, proven }));
+  plan(handed: Handed | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
+    return planView(plan({ ...standing(handed, now), stayMinutes, turns, proven }));
   },
   /** The plan of some pieces alone. */
-  planFor(facts: Facts | null, now: number, pieceIds: readonly string[]): PlanView {
-    const own = standing(facts, now);
+  planFor(handed: Handed | null, now: number, pieceIds: readonly string[]): PlanView {
+    const own = standing(handed, now);
     const pieces = own.facts.pieces.filter(({ id }) => pieceIds.includes(id));
     return planView(plan({ ...own, facts: { ...own.facts, pieces }, datesOf: [] }));
   },
   /** Whole systems on one piece side by side, each as if it were alone. */
-  compare(facts: Facts | null, now: number, pieceId: string): Compared[] {
-    return compareSystems({ ...standing(facts, now), pieceId });
+  compare(handed: Handed | null, now: number, pieceId: string, partId?: string): Compared[] {
+    return compareSystems({ ...standing(handed, now), pieceId, ...(partId === undefined ? {} : { partId }) });
   },
   /** Looks for a better plan until the rounds are used up, it is stopped, or a newer search begins; null where there is none. */
   async better(
-    facts: Facts | null,
+    handed: Handed | null,
     now: number,
     turns: Turns | undefined,
     proven: ProvenPurchases | undefined,
     tell: (looked: Looked) => void,
   ): Promise<Better | null> {
-    const search = new BetterPlan({ ...standing(facts, now), turns, proven });
+    const search = new BetterPlan({ ...standing(handed, now), turns, proven });
     looking = search;
     while (looking === search && search.next()) {
       tell({ round: search.round, of: search.of });
@@ -115,47 +121,47 @@ const api = {
     stopped = looking;
     looking = null;
   },
-  outlook(facts: Facts | null, now: number, piece: Piece): Outlook {
-    const own = standing(facts, now);
+  outlook(handed: Handed | null, now: number, piece: Piece): Outlook {
+    const own = standing(handed, now);
     return outlook(piece, own.facts, now, own.conditions);
   },
   ways(ways: readonly Way[], pieceId: string, now: number): PricedWay[] {
     return ways[0] ? priceWays(ways, pieceId, now, conditionsOf(ways[0].facts, now)) : [];
   },
-  mends(facts: Facts | null, now: number, piece: Piece, entry: Pick<JointOfPart, 'partId' | 'layerId' | 'joint'>, lab: Lab): Mended[] {
-    const own = standing(facts, now);
+  mends(handed: Handed | null, now: number, piece: Piece, entry: Pick<JointOfPart, 'partId' | 'layerId' | 'joint'>, lab: Lab): Mended[] {
+    const own = standing(handed, now);
     return pricedMends(piece, entry, lab, own.facts, now, own.conditions, newId);
   },
-  films(facts: Facts | null, now: number): FilmsAhead {
-    const own = standing(facts, now);
+  films(handed: Handed | null, now: number): FilmsAhead {
+    const own = standing(handed, now);
     return filmsAhead(own.facts, now, own.conditions);
   },
-  whatIf(facts: Facts | null, now: number, wish: WhatIf): WhatIfAnswer[] {
-    const own = standing(facts, now);
+  whatIf(handed: Handed | null, now: number, wish: WhatIf): WhatIfAnswer[] {
+    const own = standing(handed, now);
     return whatIf(own.facts, now, own.conditions, wish);
   },
   /** A step put to another time, and what comes of it. */
-  pinned(facts: Facts | null, now: number, step: Pick<PlannedStep, 'id' | 'keys'>, at: number, shown: Shown): PinTried {
-    return tryPin(standing(facts, now), step, at, shown);
+  pinned(handed: Handed | null, now: number, step: Pick<PlannedStep, 'id' | 'keys'>, at: number, shown: Shown): PinTried {
+    return tryPin(standing(handed, now), step, at, shown);
   },
   /** What lying aside until a day costs a piece. */
-  resumed(facts: Facts | null, now: number, piece: Piece, date: string): Resumed {
-    return resumedOn(date, piece, standing(facts, now));
+  resumed(handed: Handed | null, now: number, piece: Piece, date: string): Resumed {
+    return resumedOn(date, piece, standing(handed, now));
   },
   /** When one step would begin with the change of that number; null where there are no more. */
-  stepSooner(facts: Facts | null, now: number, piece: Piece, shown: ShownStep, number: number): StepTried | null {
-    const { asIs, changes } = trialsOf(piece, standing(facts, now));
+  stepSooner(handed: Handed | null, now: number, piece: Piece, shown: ShownStep, number: number): StepTried | null {
+    const { asIs, changes } = trialsOf(piece, standing(handed, now));
     const change = changes[number];
     return change ? { label: change.label, where: change.where, start: startWith(change, shown, asIs.now), all: changes.length } : null;
   },
-  sooner(facts: Facts | null, now: number, piece: Piece, number: number): Tried | null {
-    const { asIs, changes } = trialsOf(piece, standing(facts, now));
+  sooner(handed: Handed | null, now: number, piece: Piece, number: number): Tried | null {
+    const { asIs, changes } = trialsOf(piece, standing(handed, now));
     const change = changes[number];
     if (!change) return null;
     return { label: change.label, gain: gainOf(change, piece.id, asIs), all: changes.length };
   },
-  sharpen(facts: Facts | null, now: number, piece: Piece): SharpenQuestion[] {
-    const own = standing(facts, now);
+  sharpen(handed: Handed | null, now: number, piece: Piece): SharpenQuestion[] {
+    const own = standing(handed, now);
     return sharpen(piece, own.facts, now, own.conditions);
   },
 };

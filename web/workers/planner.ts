@@ -2,9 +2,10 @@ import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import type { Turns } from '#core/schedule/index';
 import { proxy, type Remote, wrap } from 'comlink';
-import type { Better, Looked, PlanApi } from './plan.worker.ts';
+import { changedLists } from './changedLists.ts';
+import type { Better, Handed, Looked, PlanApi } from './plan.worker.ts';
 
-type Asked<K extends keyof PlanApi> = PlanApi[K] extends (facts: Facts | null, ...rest: infer Rest) => infer Answer
+type Asked<K extends keyof PlanApi> = PlanApi[K] extends (handed: Handed | null, ...rest: infer Rest) => infer Answer
   ? (facts: Facts, ...rest: Rest) => Promise<Answer>
   : never;
 
@@ -25,11 +26,12 @@ class Hand {
   readonly worker: Remote<PlanApi> = wrap<PlanApi>(new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }));
   #held: Facts | null = null;
 
-  /** The facts, or null where the worker holds them already: a workshop is much to hand over at each turn of a slider. */
-  handed(facts: Facts): Facts | null {
+  /** What the worker does not hold already: a workshop is much to hand over at each turn of a slider, and at each coat. */
+  handed(facts: Facts): Handed | null {
     if (facts === this.#held) return null;
+    const changed = changedLists(facts, this.#held);
     this.#held = facts;
-    return facts;
+    return changed;
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
-import type { Pour } from './pours.ts';
+import type { SeenStage } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
 
 /** What a coat costs whose window is missed. */
@@ -18,6 +18,17 @@ export type WetNearby = {
   readonly until: Minute;
 };
 
+/** What of an own mix the jar lacks is mixed before the coat that needs it: once, for all pieces that take it (BRIEF §10). */
+export type Pour = {
+  readonly productId: string;
+  readonly name: string;
+  /** mL, all coats of all pieces still to come, with what clears the nozzle. */
+  readonly ml: number;
+  readonly parts: readonly { readonly productId: string; readonly name: string; readonly ml: number }[];
+  /** "mix 18 mL first, for all 2 pieces: …" */
+  readonly text: string;
+};
+
 export type PlannedStep = Step & {
   readonly placed: Placed | null;
   readonly unplacedWhy?: string;
@@ -33,6 +44,8 @@ export type PlannedStep = Step & {
   readonly mixGoodUntil?: Minute;
   /** What is mixed right before it. */
   readonly pour?: Pour;
+  /** The stage of the film it waits for that a finger, a nail or paper can tell. */
+  readonly felt?: SeenStage;
   /** When it was pinned to by hand. */
   readonly pinnedTo?: Minute;
   /** The pin could not be kept. */

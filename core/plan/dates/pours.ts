@@ -3,18 +3,9 @@ import type { Facts } from '#core/facts/index';
 import { listed } from '#core/units/index';
 import { firstWithout, inOrder } from './oneMix.ts';
 import { partsOf } from './paintNeeds.ts';
-import type { PlannedStep } from './plannedStep.ts';
+import type { PlannedStep, Pour } from './plannedStep.ts';
 
-/** What of an own mix the jar lacks is mixed before the coat that needs it: once, for all pieces that take it (BRIEF §10). */
-export type Pour = {
-  readonly productId: string;
-  readonly name: string;
-  /** mL, all coats of all pieces still to come, with what clears the nozzle. */
-  readonly ml: number;
-  readonly parts: readonly { readonly productId: string; readonly name: string; readonly ml: number }[];
-  /** "mix 18 mL first, for all 2 pieces: …" */
-  readonly text: string;
-};
+/** What is mixed out of bottles and jars right before a coat: once, for every piece that takes it. */
 
 /** A cup is not measured finer than this, mL. */
 const FINEST_ML = 0.05;

@@ -8,6 +8,7 @@ export { type BandOfFilm, type FilmSteps, hangingFilms, type HangingPart, type W
 export { type History, historyOf } from './history.ts';
 export { layersInOrder, type OrderedLayers, type PlacedLayer } from './layerOrder.ts';
 export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';
+export type { SeenStage } from './films.ts';
 export { PartFilms } from './partFilms.ts';
 export { evidenceOf, isTile } from './evidence.ts';
 export { attemptOf, partSentBack, type SentBack, sentBackOf } from './sentBack.ts';

@@ -18,6 +18,7 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
       | 'method'
       | 'grit'
       | 'coat'
+      | 'cup'
       | 'warm'
       | 'supplies'
       | 'checks'
@@ -199,6 +200,7 @@ export class StepChain {
       ...(draft.method ? { method: draft.method } : {}),
       ...(draft.grit ? { grit: draft.grit } : {}),
       ...(draft.coat ? { coat: draft.coat } : {}),
+      ...(draft.cup ? { cup: draft.cup } : {}),
       ...(draft.warm ? { warm: draft.warm } : {}),
       ...(draft.checks && draft.checks.length > 0 ? { checks: draft.checks } : {}),
       ...(draft.looks ? { looks: draft.looks } : {}),

@@ -10,3 +10,4 @@ export { keepsPaint } from './surfaceParts.ts';
 export { undecidedText } from './fitting.ts';
 export { dwell, nextCoat, onceReached, tapeOff } from './constraints.ts';
 export { type LearnedWork, learnedWork } from './workPace.ts';
+export { detailTogether } from './cup.ts';

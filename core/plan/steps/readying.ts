@@ -4,12 +4,15 @@ import { plain } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
 import type { PlacedLayer, PlanContext, Ref } from '../films/index.ts';
 import type { StepChain } from './chain.ts';
+import { type Cup, cupText } from './cup.ts';
 import { PROMOTER_WORKS_MINUTES } from './constraints.ts';
 
 /** What is made ready right before a coat: a try on scrap, a two-part mix, adhesion promoter. */
 
 const SCRAP_MINUTES = 4;
-const MIX_MINUTES = 4;
+/** To weigh and stir, and to lay out scales, cup and hardener: of that one cup for several parts needs no more. */
+const MIX_MINUTES = 1;
+const MIX_SETUP_MINUTES = 3;
 const PROMOTER_MINUTES = 2;
 /** Numbers of what is made ready again, clear of those of later coats. */
 const NEXT_ATTEMPT = 100;
@@ -82,8 +85,11 @@ export function addMix(chain: StepChain, context: PlanContext, { placed, needMl,
     own: resolved.family,
     ...(resolved.thinner ? { thinner: resolved.thinner } : {}),
   });
-  const cups = mix.parts.map((part) => `${part.what} ${part.ml.toFixed(1)} mL (${part.grams.toFixed(1)} g)`).join(', ');
-  const kept = reserveMl(resolved.role, context.workshop);
+  const cup: Cup = {
+    parts: mix.parts,
+    keptMl: number === 1 ? reserveMl(resolved.role, context.workshop) : 0,
+    standMin: inductionMin ?? null,
+  };
   return chain.add({
     stage: 'mix',
     layerIndex: index,
@@ -91,12 +97,9 @@ export function addMix(chain: StepChain, context: PlanContext, { placed, needMl,
     zones,
     title: `Mix ${resolved.name}`,
     minutes: MIX_MINUTES,
-    setup: 0,
-    detail: [
-      ...(kept > 0 && number === 1 ? [`set ${kept} mL aside unmixed for touch-up`] : []),
-      cups,
-      ...(inductionMin ? [`let it stand ${inductionMin} min`] : []),
-    ].join('; '),
+    setup: MIX_SETUP_MINUTES,
+    cup,
+    detail: cupText(cup),
     hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
     because: mix.warnings.join(' ') || 'Mixed by weight or by the cup’s marks, a fifth more than the coats take.',
     source: 'label',

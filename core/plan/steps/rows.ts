@@ -1,5 +1,6 @@
 import { changingMinutes } from '#core/amounts/index';
 import { renamed, stepsLookedAt } from './constraint.ts';
+import { type Cup, cupsTogether, cupText } from './cup.ts';
 import type { CoatOfStep, Step } from './step.ts';
 
 /**
@@ -19,9 +20,10 @@ export function joinedIntoRows(chains: readonly (readonly Step[])[], limits: Row
   const rows: Step[][] = [];
   const rowOf = new Map<string, number>();
   const at = chains.map(() => 0);
+  const last = chains.map(lastOfTreatments);
   const heads = () => chains.flatMap((chain, index) => (at[index] < chain.length ? [{ index, step: chain[at[index]] }] : []));
   for (let open = heads(); open.length > 0; open = heads()) {
-    const next = open.find(({ step }) => !comesLater(step, chains, at)) ?? open[0];
+    const next = open.find(({ step }) => !comesLater(step, last, at)) ?? open[0];
     const mates = open.filter(({ step }) => mayJoin(next.step, step, rowOf, limits));
     const row = withinLimit(mates.length > 0 ? mates : [next], limits.longest);
     for (const { index, step } of row) {
@@ -35,9 +37,15 @@ export function joinedIntoRows(chains: readonly (readonly Step[])[], limits: Row
 }
 
 /** The same treatment still lies ahead in another chain: joined later, unless nothing else can go on. */
-function comesLater(step: Step, chains: readonly (readonly Step[])[], at: readonly number[]): boolean {
-  if (step.treatment === null || step.stopped) return false;
-  return chains.some((chain, index) => chain.slice(at[index] + 1).some((other) => other.treatment === step.treatment && !other.stopped));
+function comesLater({ treatment, stopped }: Step, last: readonly ReadonlyMap<string, number>[], at: readonly number[]): boolean {
+  if (treatment === null || stopped) return false;
+  return last.some((places, index) => (places.get(treatment) ?? -1) > at[index]);
+}
+
+/** The last place of each treatment in a chain. */
+function lastOfTreatments(chain: readonly Step[]): ReadonlyMap<string, number> {
+  const open = chain.flatMap(({ treatment, stopped }, index) => (treatment === null || stopped ? [] : [[treatment, index] as const]));
+  return new Map(open);
 }
 
 function mayJoin(one: Step, other: Step, rowOf: ReadonlyMap<string, number>, { alone }: RowLimits): boolean {
@@ -70,15 +78,15 @@ function withinLimit<T extends { readonly step: Step }>(mates: readonly T[], lon
 function joined(row: readonly Step[], rowOf: (id: string) => string): Step {
   const [first] = row;
   const ids = new Set(row.map((step) => step.id));
-  const constraints = unique(
-    row.flatMap((step) =>
-      step.constraints.filter((own) => !stepsLookedAt(own).some((id) => ids.has(id))).map((own) => renamed(own, rowOf)),
-    ),
+  const all = row.flatMap((step) =>
+    step.constraints.filter((own) => !stepsLookedAt(own).some((id) => ids.has(id))).map((own) => renamed(own, rowOf)),
   );
-  if (row.length === 1) return { ...first, constraints };
+  if (row.length === 1) return { ...first, constraints: all };
+  const constraints = unique(all);
   const setup = Math.max(...row.map((step) => step.setup));
   const checks = [...new Set(row.flatMap((step) => step.checks ?? []))];
   const inspects = row.flatMap((step) => step.inspects ?? []);
+  const cup = first.cup && cupOf(row);
   return {
     ...first,
     keys: row.flatMap((step) => step.keys),
@@ -89,8 +97,9 @@ function joined(row: readonly Step[], rowOf: (id: string) => string): Step {
     scuffMinutes: row.reduce((sum, step) => sum + step.scuffMinutes, 0),
     hazards: [...new Set(row.flatMap((step) => step.hazards))],
     detail: detailOf(row),
-    supplies: row.flatMap((step) => step.supplies),
+    supplies: first.cup ? first.supplies : row.flatMap((step) => step.supplies),
     constraints,
+    ...(cup ? { cup, detail: cupText(cup) } : {}),
     ...(first.coat ? { coat: coatOf(row), title: titleOfCoat(row) } : {}),
     ...(checks.length > 0 ? { checks } : {}),
     ...(inspects.length > 0 ? { inspects } : {}),
@@ -102,6 +111,12 @@ function loadsJoined(row: readonly Step[]): number {
   const shares = row.map(({ coat }) => coat?.boothShare ?? 0);
   const together = changingMinutes(shares.reduce((sum, share) => sum + share, 0));
   return together - shares.reduce((sum, share) => sum + changingMinutes(share), 0);
+}
+
+/** One cup for parts of one piece, which keeps one touch-up jar. */
+function cupOf(row: readonly Step[]): Cup {
+  const cups = row.flatMap((step) => step.cup ?? []);
+  return { ...cupsTogether(cups), keptMl: Math.max(...cups.map(({ keptMl }) => keptMl)) };
 }
 
 /** What is said of each step, once. */

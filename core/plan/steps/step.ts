@@ -2,6 +2,7 @@ import type { Family, Hand, Lab, Mend, Role, Source, StripMethod, SupplyLine, Wa
 import type { Hazard } from '#core/safety/index';
 import type { Minute } from '#core/units/index';
 import type { Constraint } from './constraint.ts';
+import type { Cup } from './cup.ts';
 
 /** One treatment of one part; or of several that get the same treatment together, once their steps are joined into a row. */
 export type Step = {
@@ -25,6 +26,8 @@ export type Step = {
   readonly method?: StripMethod;
   readonly grit?: number;
   readonly coat?: CoatOfStep;
+  /** What is mixed in it; absent: nothing is. */
+  readonly cup?: Cup;
   /** The spell of warmth that begins with it. */
   readonly warm?: Warm;
   /** What is looked at before this step counts as done; an item not passed sends the part back. */

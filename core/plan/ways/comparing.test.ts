@@ -56,6 +56,28 @@ describe('systems compared', () => {
   });
 });
 
+describe('several coatings for one part', () => {
+  const two = piece(part({ layers: [primer(), lacquer()] }), {
+    parts: [
+      part({ layers: [primer(), lacquer()] }),
+      part({ id: 'base', name: 'Base', pegs: [2], layers: [primer({ id: 'p2' }), lacquer(2, { id: 'c2' })] }),
+    ],
+  });
+  const of = facts({ pieces: [two] });
+  const all = compareSystems({ facts: of, pieceId: 'bell', partId: 'base', now: NOW, conditions: conditionsOf(of, NOW) });
+  it('change that part and no other, and are judged by its joints and its top alone', () => {
+    expect(all.length).toBeGreaterThan(2);
+    for (const { piece: made } of all) if (made) expect(made.parts[0].layers).toEqual(two.parts[0].layers);
+    const enamel = find(all, 'enamel');
+    expect(enamel?.piece?.parts[1].layers.at(-1)?.wanted?.family).toBe('acrylic-enamel');
+    expect(enamel?.wears).toBe('hard once cured');
+    const whole = find(compared(of), 'enamel');
+    expect(Object.values(enamel?.joints ?? {}).reduce((sum, own) => sum + own, 0) * 2).toBe(
+      Object.values(whole?.joints ?? {}).reduce((sum, own) => sum + own, 0),
+    );
+  });
+});
+
 describe('what is laid', () => {
   const all = compared(facts({ events: primed }));
   it('stays in every system', () => {

@@ -88,10 +88,13 @@ const WEARS: Partial<Record<Family, string>> = {
   'waterborne-base': 'soft without a clear',
 };
 
-/** Everything a piece could be painted in; the first is as it is. @param begun ids of layers that have a coat on */
-export function systemsToCompare(piece: Piece, facts: Facts, begun: ReadonlySet<string>): SystemToCompare[] {
+/**
+ * Everything a piece, or one part of it, could be painted in; the first is as it is. @param begun ids of layers that have a coat on
+ */
+export function systemsToCompare(piece: Piece, facts: Facts, begun: ReadonlySet<string>, partId?: string): SystemToCompare[] {
+  const parts = piece.parts.filter(({ id }) => partId === undefined || id === partId);
   const changed = (change: (layer: Layer, part: Part) => Layer) =>
-    new Map(piece.parts.map((part) => [part.id, part.layers.map((layer) => (begun.has(layer.id) ? layer : change(layer, part)))] as const));
+    new Map(parts.map((part) => [part.id, part.layers.map((layer) => (begun.has(layer.id) ? layer : change(layer, part)))] as const));
   return [
     { id: 'as-is', label: 'As it is planned', text: 'the layers chosen now', layers: changed((layer) => layer) },
     ...SWAPS.map(({ swap, ...own }) => ({ ...own, layers: changed((layer) => swapped(layer, swap, facts)) })),
@@ -105,7 +108,7 @@ export function systemsToCompare(piece: Piece, facts: Facts, begun: ReadonlySet<
       id: `own ${system.id}`,
       label: system.name,
       text: 'your own stack, on every part that is bare of coats',
-      layers: ownStack(piece, system, begun),
+      layers: ownStack(parts, system, begun),
     })),
   ];
 }
@@ -158,9 +161,9 @@ function fromShelf(layer: Layer, facts: Facts): Layer {
   return { ...rest, productId: near[0].product.id };
 }
 
-function ownStack(piece: Piece, system: System, begun: ReadonlySet<string>): Map<string, readonly Layer[]> {
+function ownStack(parts: readonly Part[], system: System, begun: ReadonlySet<string>): Map<string, readonly Layer[]> {
   return new Map(
-    piece.parts.map((part) => {
+    parts.map((part) => {
       const stays = part.layers.length === 0 || part.layers.some(({ id }) => begun.has(id));
       const layers = system.layers.map((layer, at): Layer => ({ ...layer, id: `${part.id}-${at}`.slice(0, 64), covers: 'all' }));
       return [part.id, stays ? part.layers : layers] as const;
@@ -168,30 +171,38 @@ function ownStack(piece: Piece, system: System, begun: ReadonlySet<string>): Map
   );
 }
 
-export type ComparingQuestion = { readonly facts: Facts; readonly pieceId: string; readonly now: Minute; readonly conditions: Conditions };
+export type ComparingQuestion = {
+  readonly facts: Facts;
+  readonly pieceId: string;
+  /** Just this part in one coating or another; absent: the whole piece. */
+  readonly partId?: string;
+  readonly now: Minute;
+  readonly conditions: Conditions;
+};
 
 /** Each system planned with the piece alone on the bench; those that change nothing beside the first are left out. */
-export function compareSystems({ facts, pieceId, now, conditions }: ComparingQuestion): Compared[] {
+export function compareSystems({ facts, pieceId, partId, now, conditions }: ComparingQuestion): Compared[] {
   const piece = facts.pieces.find(({ id }) => id === pieceId);
   if (!piece) return [];
   const alone = (own: Piece): Facts => ({ ...facts, pieces: [own], agreed: [] });
   const planned = (own: Piece) => plan({ facts: alone(own), now, conditions });
   const asIs = planned(piece);
   const seen = new Set<string>();
-  return systemsToCompare(piece, facts, begunIn(asIs)).flatMap(({ layers, ...system }) => {
+  return systemsToCompare(piece, facts, begunIn(asIs), partId).flatMap(({ layers, ...system }) => {
     const own: Piece = { ...piece, parts: piece.parts.map((part) => ({ ...part, layers: [...(layers.get(part.id) ?? part.layers)] })) };
     const same = JSON.stringify(own.parts.map((part) => part.layers));
     if (seen.has(same)) return [];
     seen.add(same);
     const first = system.id === 'as-is';
     const made = first ? asIs : planned(own);
-    return [comparedOf(system, made, now, { piece: own, tops: topsOf(own, made, facts), taken: !first })];
+    return [comparedOf(system, made, now, { piece: own, partId, tops: topsOf(own, made, facts, partId), taken: !first })];
   });
 }
 
 /** What lies on top of each part. */
-function topsOf(piece: Piece, { pieces: [own] }: Plan, facts: Facts): ResolvedLayer[] {
+function topsOf(piece: Piece, { pieces: [own] }: Plan, facts: Facts, partId: string | undefined): ResolvedLayer[] {
   return piece.parts.flatMap((part) => {
+    if (partId !== undefined && part.id !== partId) return [];
     const topId = own.stacks[part.id]?.layers.at(-1)?.layerId;
     const layer = part.layers.find(({ id }) => id === topId);
     return layer ? [resolveLayer(layer, facts)] : [];
@@ -204,14 +215,21 @@ function begunIn({ pieces: [own] }: Plan): ReadonlySet<string> {
   );
 }
 
+type Made = {
+  readonly piece: Piece;
+  readonly partId: string | undefined;
+  readonly tops: readonly ResolvedLayer[];
+  readonly taken: boolean;
+};
+
 function comparedOf(
   { id, label, text }: Pick<SystemToCompare, 'id' | 'label' | 'text'>,
   { pieces: [own], steps }: Plan,
   now: Minute,
-  { piece, tops, taken }: { readonly piece: Piece; readonly tops: readonly ResolvedLayer[]; readonly taken: boolean },
+  { piece, partId, tops, taken }: Made,
 ): Compared {
   const joints = { sits: 0, care: 0, stop: 0 };
-  for (const { joint } of own.steps.joints) joints[joint.verdict]++;
+  for (const { joint, partId: on } of own.steps.joints) if (partId === undefined || on === partId) joints[joint.verdict]++;
   const days = (at: Minute | null) => (at === null ? null : Math.max(0, (at - now) / DAY));
   return {
     id,

@@ -4,7 +4,7 @@ import type { Facts, Layer, Piece, Product } from '#core/facts/index';
 import { type BenchPaint, cupFor, mixedPaint, rangesOf } from '#core/mixing/index';
 import { listed } from '#core/units/index';
 import type { Plan } from '../plan.ts';
-import type { SavingWay } from './saving.ts';
+import type { SavingWay } from './savingWay.ts';
 import { SAME_COLOUR } from './servesAs.ts';
 
 /** A colour mixed from what stands on the shelf instead of a can filled for it (BRIEF §11). */

@@ -5,7 +5,8 @@ import type { Facts, Piece, Product, Workshop } from '#core/facts/index';
 import { DAY, type Minute } from '#core/units/index';
 import { purchaseShares, suppliesToBuy } from '../money/index.ts';
 import { type Plan, plan } from '../plan.ts';
-import { MOST_WAYS, type SavingWay, savingWays } from './saving.ts';
+import { MOST_WAYS, savingWays } from './saving.ts';
+import type { SavingWay } from './savingWay.ts';
 
 /**
  * What each way to spend less really saves: all is planned anew with it and bought anew, to the cent. One that stops a piece or makes

@@ -4,22 +4,11 @@ import { resolveLayer } from '#core/coats/index';
 import { DAY, listed, toIso } from '#core/units/index';
 import type { Plan } from '../plan.ts';
 import { ownMixes } from './ownMix.ts';
+import type { SavingWay } from './savingWay.ts';
 import { servesAs } from './servesAs.ts';
 import { withPiece } from './ways.ts';
 
 /** Ways to spend less that practitioners use, as changes of the facts; none of them is judged here (BRIEF §11). */
-
-export type SavingWay = {
-  readonly id: string;
-  readonly label: string;
-  /** What is given up for it. */
-  readonly lost: string;
-  readonly apply: (facts: Facts) => Facts;
-  /** What it changes, by a word: ways with one in common are not taken together. */
-  readonly touches: readonly string[];
-  /** It changes when things are needed, and not how much: it stands by itself, for a combination is reckoned on the days as they are. */
-  readonly shifts?: true;
-};
 
 /** More ways than this are no help to choose by. */
 export const MOST_WAYS = 10;

@@ -1,6 +1,7 @@
 import { hexOf } from '#core/colour/index';
 import type { LogEvent } from '#core/facts/index';
 import { FAULTS, type Sign } from '#core/faults/index';
+import { detailTogether } from '#core/plan/index';
 import { cautionsFor } from '#core/safety/index';
 import { asSentence, toIso } from '#core/units/index';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -124,6 +125,7 @@ export function Bench() {
   const who = partsOf(batch, pieceById).map(({ pieceId, names, pegs }) =>
     whoText({ ...step, pegs }, pieceById.get(pieceId)?.name ?? '', names),
   );
+  const detail = detailTogether(batch);
   const closes = batch.reduce<number | null>((soonest, { window }) => sooner(soonest, window?.to ?? null), null);
   const nextFree = plan.free.find((span) => span.from > (stay.session.freeUntil ?? now));
 
@@ -148,7 +150,7 @@ export function Bench() {
           return of && <ZonesAtBench key={own.id} step={own} piece={of} />;
         })}
         <p className="mt-4 text-[16px] leading-relaxed text-[#e4e4e4]">
-          {step.detail ? `${asSentence(step.detail)} ` : ''}
+          {detail ? `${asSentence(detail)} ` : ''}
           {step.missedUntil !== null &&
             closes !== null &&
             step.missedUntil > closes + SHORT_GAP &&

@@ -1,5 +1,5 @@
 import { hexOf } from '#core/colour/index';
-import type { Evening, EveningRow, PlannedStep, Session } from '#core/plan/index';
+import { detailTogether, type Evening, type EveningRow, type PlannedStep, type Session } from '#core/plan/index';
 import { LAY_OUT_MINUTES, PACK_UP_MINUTES } from '#core/schedule/index';
 import { plural, sentences } from '#core/units/index';
 import { Link } from 'react-router';
@@ -74,6 +74,7 @@ function BatchRow({ row }: { row: EveningRow }) {
           {coatTimes(steps, words.clock)}
           {paintMl > 0.05 && ` · ${words.volume(paintMl)} as sprayed`}
           {wait > 2 && ` · ${Math.round(wait)} min of it is flash-off`}
+          {first.cup && ` · ${detailTogether(steps)}`}
           {steps.flatMap(({ pour }) => (pour ? ` · ${pour.text}` : []))}
           {ration && ` · ${reachText(ration, words)}${ration.spots.length > 0 ? ': thinly where nobody sees it' : ''}`}
           {row.mixGoodUntil !== null && ` · use the mix up by ${words.clock(row.mixGoodUntil)}`}

@@ -17,7 +17,7 @@ const TESTS: Record<Stage, { readonly dry: string; readonly tacky: string }> = {
 
 /** One tap says what a finger, a nail or the paper found: it counts more than the table, and teaches the clock. */
 export function Finger({ step, now, onSaid }: { step: PlannedStep; now: number; onSaid: (text: string) => void }) {
-  const stage = stageTouched(step);
+  const { felt: stage } = step;
   if (!stage) return null;
   const say = (seen: 'dry' | 'tacky') => {
     const events = step.on.flatMap((on) =>
@@ -44,13 +44,4 @@ export function Finger({ step, now, onSaid }: { step: PlannedStep; now: number; 
       ))}
     </div>
   );
-}
-
-/** The stage of a film that this step waits for, where a touch can tell it. */
-function stageTouched(step: PlannedStep): Stage | null {
-  for (const { rule } of step.constraints) {
-    if (rule.is === 'stage' && rule.stage !== 'cured') return rule.stage;
-    if (rule.is === 'next-coat' || rule.is === 'on-film') return 'coat';
-  }
-  return null;
 }

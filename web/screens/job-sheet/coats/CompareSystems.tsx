@@ -7,12 +7,15 @@ import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
+import { Chips } from '../../../views/Chips.tsx';
 import { planner } from '../../../workers/planner.ts';
 import { usePieceSave } from '../pieceChanges.ts';
 
 /** Whole systems of paint on this piece, side by side; one is taken with a press, and undone. */
 export function CompareSystems({ piece }: { piece: Piece }) {
   const [open, setOpen] = useState(false);
+  /** One part alone in one coating or another; '': all of it. */
+  const [partId, setPartId] = useState('');
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
@@ -30,7 +33,15 @@ export function CompareSystems({ piece }: { piece: Piece }) {
           <p className="second">
             The same colours and coats, each as if the piece were alone on the bench. What is laid stays. Money beside what is on the shelf.
           </p>
-          <Table piece={piece} onTaken={() => setOpen(false)} />
+          {piece.parts.length > 1 && (
+            <Chips
+              legend="On"
+              options={[{ value: '', label: 'the whole piece' }, ...piece.parts.map(({ id, name }) => ({ value: id, label: name }))]}
+              value={partId}
+              onChange={setPartId}
+            />
+          )}
+          <Table piece={piece} partId={partId || undefined} onTaken={() => setOpen(false)} />
           <Dialog.Close asChild>
             <button type="button" className="act mt-4">
               Close
@@ -42,17 +53,17 @@ export function CompareSystems({ piece }: { piece: Piece }) {
   );
 }
 
-function Table({ piece, onTaken }: { piece: Piece; onTaken: () => void }) {
+function Table({ piece, partId, onTaken }: { piece: Piece; partId: string | undefined; onTaken: () => void }) {
   const { facts } = usePlan();
   const [systems, setSystems] = useState<readonly Compared[] | null>(null);
   useEffect(() => {
     let current = true;
     setSystems(null);
-    void planner.compare(facts, nowMinute(), piece.id).then((answer) => current && setSystems(answer));
+    void planner.compare(facts, nowMinute(), piece.id, partId).then((answer) => current && setSystems(answer));
     return () => {
       current = false;
     };
-  }, [facts, piece.id]);
+  }, [facts, piece.id, partId]);
   if (systems === null) return <p className="mt-4">Planning each of them …</p>;
   return (
     <div className="relative overflow-x-auto">
