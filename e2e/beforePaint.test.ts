@@ -6,8 +6,7 @@ import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
-import { plan, type PlannedStep } from '#core/plan/index';
-import { doneEvents } from '../web/screens/bench/doneEvent.ts';
+import { doneEvents, plan, type PlannedStep } from '#core/plan/index';
 import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 /** Survey, teardown, strip and surface of a piece of the restorer's own, through the real pages. */

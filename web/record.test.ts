@@ -3,7 +3,7 @@ import { coat, done, lacquer, NOW, part, planOf, primed, primer, shelf } from '#
 import { planView } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
-import { doneEvents } from './screens/bench/doneEvent.ts';
+import { doneEvents } from '#core/plan/index';
 import { readMinutes, seemsToHaveTaken, withMinutes } from './screens/bench/minutesTook.ts';
 import { partedEvents } from './screens/bench/partedEvents.ts';
 import { onTheirGrounds } from './screens/job-sheet/coats/onTheirGrounds.ts';

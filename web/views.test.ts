@@ -5,7 +5,7 @@ import { eventSchema, pieceSchema, readWorkshopText } from '#core/facts/index';
 import { plan, planView } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
 import { rebased } from './app/rebase.ts';
-import { doneEvent, doneEvents } from './screens/bench/doneEvent.ts';
+import { doneEvent, doneEvents } from '#core/plan/index';
 import { layOutText, packUpText, stayOf, whoText } from './screens/bench/stay.ts';
 import { partKeyParts } from './screens/bench/stepKeyParts.ts';
 import { foldedAxis } from './screens/drying-board/foldedAxis.ts';

@@ -13,6 +13,7 @@ export * from './onThePart.ts';
 export * from './layer.ts';
 export { newPart, newPiece } from './newPiece.ts';
 export * from './paint.ts';
+export * from './part.ts';
 export * from './piece.ts';
 export { type Stays, staysOf } from './stays.ts';
 export { shiftFile } from './shift.ts';

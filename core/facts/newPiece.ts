@@ -1,4 +1,5 @@
-import type { Part, Piece } from './piece.ts';
+import type { Part } from './part.ts';
+import type { Piece } from './piece.ts';
 
 /** A part with nothing special about it: one zone, bare, no paint chosen; `own` says what is known. */
 export function newPart(own: Pick<Part, 'id' | 'name' | 'material' | 'faces'> & Partial<Part>): Part {

@@ -52,6 +52,7 @@ export {
   supplyShares,
   toOrder,
 } from './money/index.ts';
+export { doneEvent, doneEvents } from './doneAsPlanned.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { type BetterFound, BetterPlan } from './better.ts';
 export { plan, type Plan, type PlanInput } from './plan.ts';

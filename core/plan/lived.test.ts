@@ -5,6 +5,7 @@ import { type Facts, FAMILIES, type Family, type Layer, type LogEvent, MATERIALS
 import { type Minute, toIso } from '#core/units/index';
 import { NOW, part, piece, planOf, shelf, steps } from '#core/invented/index';
 import type { PlannedStep } from './dates/index.ts';
+import { doneEvents } from './doneAsPlanned.ts';
 import { historyOf } from './films/index.ts';
 import { type Plan, plan } from './plan.ts';
 import { tileAlong } from './ways/index.ts';
@@ -19,36 +20,6 @@ const RUNS = process.env.PROOF ? 150 : 15;
 
 type Lived = { readonly facts: Facts; readonly done: readonly PlannedStep[]; readonly last: Plan; readonly verdicts: readonly string[] };
 
-/** One step as the person does it, at the end of its time. */
-function doneOf(step: PlannedStep, at: Minute, placeId: string): LogEvent[] {
-  const { coat } = step;
-  return step.on.map((on, index) => ({
-    id: `${step.keys[index] ?? step.keys[0]}@${Math.round(at * 60)}-${index}`,
-    at: toIso(at),
-    kind: 'done',
-    pieceId: step.pieceId,
-    stepKeys: [step.keys[index] ?? step.keys[0]],
-    on: [{ partId: on.partId, zoneIds: [...on.zoneIds] }],
-    ...(coat
-      ? {
-          coat: {
-            layerId: coat.layerId,
-            ...(coat.productId ? { productId: coat.productId } : {}),
-            name: coat.name,
-            family: coat.family,
-            role: coat.role,
-            lab: coat.lab,
-            hand: coat.hand,
-            filmUm: coat.filmUm,
-            placeId,
-            ml: Math.min(coat.ml, 5000),
-            ...(step.placed?.scuff ? { scuffed: true } : {}),
-          },
-        }
-      : {}),
-  }));
-}
-
 const firstOf = ({ steps }: Plan): PlannedStep | undefined =>
   steps.filter((step) => step.placed).sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0))[0];
 
@@ -58,6 +29,8 @@ function live(start: Facts, late: number): Lived {
   let now = NOW;
   const done: PlannedStep[] = [];
   const verdicts: string[] = [];
+  let ids = 0;
+  const newId = () => `e${++ids}`;
   const planned = () => plan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] });
   let last = planned();
   for (let count = 0; count < MOST_STEPS; count++) {
@@ -69,7 +42,10 @@ function live(start: Facts, late: number): Lived {
     if (!next?.placed) break;
     if (next.coat && !next.placed.scuff) verdicts.push(...verdictsNow(facts, next, next.placed.start));
     now = next.placed.end;
-    facts = { ...facts, events: [...facts.events, ...doneOf(next, now, facts.workshop[0].dryPlaceId)] };
+    facts = {
+      ...facts,
+      events: [...facts.events, ...doneEvents(next, newId, now, facts.workshop[0].dryPlaceId, undefined, () => next.coat?.layerId)],
+    };
     done.push(next);
     last = planned();
   }

@@ -1,6 +1,7 @@
 import { DAY, type Minute } from '#core/units/index';
 import { intersect } from './allowed.ts';
 import { Awaited, groupsOf } from './groups.ts';
+import { holdOf } from './holdText.ts';
 import type { Activity, Allowed, Gap, Placed, Problem, Schedule, Unplaced } from './model.ts';
 import { type Block, type Slot, Timeline } from './timeline.ts';
 import { whyNot } from './whyNot.ts';
@@ -32,8 +33,6 @@ type Trial = {
   /** No place before this moment will do, now or later: what is placed only takes room away. */
   readonly none: Minute;
 };
-
-type Binding = { readonly gap: Gap; readonly with?: string; readonly from: Minute };
 
 /** A group that could be placed now, where it would be, and whose turn it is: lowest first. */
 type Ranked = {
@@ -276,49 +275,13 @@ class Placement {
         end: slot.end,
         scuff: slot.scuff,
         saved: slot.saved,
-        hold: this.#holdOf(activity, slot),
+        hold: holdOf(activity, slot, {
+          problem: this.#problem,
+          gaps: this.#gapsTo.get(activity.id) ?? [],
+          endOf: (id) => (this.#placed.get(id) as Placed).end,
+        }),
       });
     }
-  }
-
-  #holdOf(activity: Activity, slot: Slot): Placed['hold'] {
-    if (activity.notBefore !== undefined && slot.start <= activity.notBefore + 1)
-      return { by: 'notBefore', text: activity.notBeforeWhy ?? 'asked not to start sooner' };
-    const binding = this.#bindingGap(activity, slot.start);
-    if (slot.hold.by === 'window')
-      return binding ? { by: 'window', with: binding.with, text: binding.gap.reason } : { by: 'nothing', text: 'it can start at once' };
-    const text = {
-      person: 'you are at another step',
-      calendar: this.#calendarText(activity, slot.start, binding),
-      resource: 'another paint is in the booth; it must be cleared first',
-      places: 'every place where it could dry is taken',
-      vessel: 'what it goes into is taken until then',
-      conditions: 'the air is not right sooner',
-      notBefore: '',
-      nothing: 'it can start at once',
-    }[slot.hold.by];
-    return { by: slot.hold.by, with: slot.hold.with ?? binding?.with, text };
-  }
-
-  /** What made it miss the stay before this one, where something did; else there was none it could have used. */
-  #calendarText(activity: Activity, start: Minute, binding: Binding | null): string {
-    const missed = this.#problem.free.findLast((span) => span.to <= start + 1e-6 && span.to > this.#problem.now);
-    const lastStart = missed ? missed.to - activity.minutes : Number.POSITIVE_INFINITY;
-    const why =
-      (activity.notBefore ?? 0) > lastStart ? activity.notBeforeWhy : binding && binding.from > lastStart ? binding.gap.reason : undefined;
-    return why ? `${why}; after that you are free from then` : 'you are free from then';
-  }
-
-  /** The gap that opens last before this start. */
-  #bindingGap(activity: Activity, start: Minute): Binding | null {
-    let latest: Binding | null = null;
-    for (const gap of this.#gapsTo.get(activity.id) ?? []) {
-      const span = gap
-        .allowed((id) => (this.#placed.get(id) as Placed).end)
-        .find((stretch) => start >= stretch.from - 1e-6 && (stretch.to === null || start <= stretch.to + 1e-6));
-      if (span && (!latest || span.from > latest.from)) latest = { gap, with: gap.from.at(-1), from: span.from };
-    }
-    return latest;
   }
 
   #giveUp(group: readonly Activity[]): void {

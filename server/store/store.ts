@@ -1,6 +1,5 @@
 import { type BroughtIn, refusedIn } from '#core/admission/index';
 import {
-  brokenReference,
   type Collection,
   COLLECTION_NAMES,
   COLLECTIONS,
@@ -15,6 +14,7 @@ import { DiskTrouble, diskTroubleOf } from './diskTrouble.ts';
 import { unknownReference } from './knownReferences.ts';
 import { type StoredPicture, writePicture } from './pictures.ts';
 import { BadFact, StaleWrite, UnknownFact } from './refusals.ts';
+import { type Cause, checkReferences, keepsWorkshop, type Revision, stateBefore } from './revisions.ts';
 import { type Found, SearchIndex } from './search.ts';
 
 /** Facts keep revisions; a write names the revision it was made from. */
@@ -36,9 +36,7 @@ export type Snapshot = {
 export const WRITTEN_TOGETHER = ['offers', 'goods', 'cans'] as const;
 
 type Brought = Pick<BroughtIn, 'piece' | 'sheets' | 'products' | 'budgets' | 'events'>;
-type Cause = 'edit' | 'import';
 type Row = { readonly id: string; readonly revision: number; readonly body: string };
-type Revision = { readonly revision: number; readonly body: string | null; readonly cause: Cause };
 
 export class Store {
   readonly #db: Db;
@@ -331,31 +329,4 @@ export class Store {
   #meta(name: string): string | undefined {
     return (this.#db.prepare('SELECT value FROM meta WHERE name = ?').get(name) as { value: string } | undefined)?.value;
   }
-}
-
-function checkReferences(facts: Facts): void {
-  const problem = brokenReference(facts);
-  if (problem) throw new BadFact({ ...problem, mend: 'Something still uses it: change that first.' });
-}
-
-function keepsWorkshop(): BadFact {
-  return new BadFact({
-    error: 'The workshop itself cannot be removed.',
-    at: 'workshop',
-    mend: 'Change its hours and places instead, or import another file.',
-  });
-}
-
-/** What undo brings back: the state before; of a whole file's write, the last one the person had. */
-function stateBefore(newest: Revision, earlier: readonly Revision[], collection: Collection): string | null {
-  const before = newest.cause === 'import' ? earlier.find((revision) => revision.body !== null) : earlier[0];
-  const body = before?.body ?? null;
-  if (body === null && collection === 'workshop') throw keepsWorkshop();
-  if (body === null && newest.cause === 'import')
-    throw new BadFact({
-      error: 'It came with a whole file.',
-      at: '(whole)',
-      mend: 'Undo the import itself: Workshop, Copies, before the import.',
-    });
-  return body;
 }

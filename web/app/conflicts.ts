@@ -1,3 +1,5 @@
+import { type Bag, isRecord } from './rebase.ts';
+
 /** Where two people, or two tabs, have said different things about the same field since both saw the same. */
 
 export type Conflict = {
@@ -7,12 +9,10 @@ export type Conflict = {
   readonly theirs: string;
 };
 
-type Bag = Readonly<Record<string, unknown>>;
-
 /** What both have changed since `shown`, and not to the same. Lists of things with ids are followed by id. */
 export function conflictsBetween(shown: unknown, mine: unknown, theirs: unknown, where: readonly string[] = []): Conflict[] {
   if (same(mine, theirs) || same(mine, shown) || same(theirs, shown)) return [];
-  if (isBag(shown) && isBag(mine) && isBag(theirs)) {
+  if (isRecord(shown) && isRecord(mine) && isRecord(theirs)) {
     const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
     return [...keys].flatMap((key) => conflictsBetween(shown[key], mine[key], theirs[key], [...where, key]));
   }
@@ -27,13 +27,9 @@ export function conflictsBetween(shown: unknown, mine: unknown, theirs: unknown,
   return [{ where: where.join(', '), mine: shownText(mine), theirs: shownText(theirs) }];
 }
 
-function isBag(value: unknown): value is Bag {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
 function byId(value: unknown): Map<string, Bag> | null {
   const list = Array.isArray(value) ? value : null;
-  if (!list?.every((item) => isBag(item) && typeof item.id === 'string')) return null;
+  if (!list?.every((item) => isRecord(item) && typeof item.id === 'string')) return null;
   return new Map(list.map((item: Bag) => [String(item.id), item]));
 }
 

@@ -14,9 +14,9 @@ export function rebased<T>(shown: T, changed: T, newest: T, names: Names = 'toge
 /** What becomes of a list of names that both have changed: put together, or as the change has it where a person chose that. */
 type Names = 'together' | 'as-changed';
 type Item = { readonly id: string };
-type Bag = Readonly<Record<string, unknown>>;
+export type Bag = Readonly<Record<string, unknown>>;
 
-function isRecord(value: unknown): value is Bag {
+export function isRecord(value: unknown): value is Bag {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 

@@ -1,7 +1,7 @@
 import { buyingKey, buyingProblem, type ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import type { PlanView } from '#core/plan/index';
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { askBuyer } from '../workers/buyer.ts';
 
 /** Who is still typing is not bought for. */
@@ -15,8 +15,11 @@ export function useProvenPurchases(
   shown: { readonly plan: PlanView; readonly facts: Facts } | null,
   onProven: (proven: ProvenPurchases) => void,
 ): void {
-  const problem = shown && !shown.plan.purchases.proven ? buyingProblem(shown.plan.wants, shown.facts, shown.plan.now) : null;
-  const key = problem && problem.needs.length > 0 ? buyingKey(problem) : null;
+  const key = useMemo(() => {
+    if (!shown || shown.plan.purchases.proven) return null;
+    const problem = buyingProblem(shown.plan.wants, shown.facts, shown.plan.now);
+    return problem.needs.length > 0 ? buyingKey(problem) : null;
+  }, [shown]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key says whether the question is another one
   useEffect(() => {
     if (!shown || key === null) return;

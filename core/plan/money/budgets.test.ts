@@ -18,6 +18,16 @@ const stateOf = (budget: Omit<Budget, 'id'>, more: Partial<Facts> = {}) => {
   return { made, state: made.budgets[0] };
 };
 
+const BOUGHT = {
+  id: 'e',
+  at: toIso(NOW - 5),
+  kind: 'bought',
+  productId: shelf.products[0].id,
+  packMl: 400,
+  count: 1,
+  paid: 750,
+} as const;
+
 describe('a budget', () => {
   it('of several pieces is held against all of them, to the cent', () => {
     const { made, state } = stateOf({ pieceIds: ['a', 'b'], amount: 1000 });
@@ -49,18 +59,9 @@ describe('a budget', () => {
       split: 'equally',
       pieces: [{ pieceId: 'a' }],
     };
-    const bought = {
-      id: 'e',
-      at: toIso(NOW - 5),
-      kind: 'bought',
-      productId: shelf.products[0].id,
-      packMl: 400,
-      count: 1,
-      paid: 750,
-    } as const;
-    const more = stateOf({ month, amount: 100 }, { lots: [lot], events: [bought] }).state;
+    const more = stateOf({ month, amount: 100 }, { lots: [lot], events: [BOUGHT] }).state;
     expect(more.committed).toBe(1750);
-    expect(stateOf({ month: '2031-01', amount: 100 }, { lots: [lot], events: [bought] }).state).toMatchObject({ committed: 0, planned: 0 });
+    expect(stateOf({ month: '2031-01', amount: 100 }, { lots: [lot], events: [BOUGHT] }).state).toMatchObject({ committed: 0, planned: 0 });
   });
   it('holds rework besides, and of what is spent only what is still to come', () => {
     const month = toIso(NOW).slice(0, 7);
@@ -68,17 +69,7 @@ describe('a budget', () => {
     const rework = made.pieces.reduce((sum, { money }) => sum + money.forecast - money.total, 0);
     expect(rework).toBeGreaterThan(0);
     expect(state.forecast).toBe(state.total + rework);
-    const bought = {
-      id: 'e',
-      at: toIso(NOW - 5),
-      kind: 'bought',
-      productId: shelf.products[0].id,
-      packMl: 400,
-      count: 1,
-      paid: 750,
-      pieceId: 'a',
-    } as const;
-    const { state: spent, made: after } = stateOf({ pieceIds: ['a'], amount: 100 }, { events: [bought] });
+    const { state: spent, made: after } = stateOf({ pieceIds: ['a'], amount: 100 }, { events: [{ ...BOUGHT, pieceId: 'a' }] });
     const [money] = after.pieces.filter(({ pieceId }) => pieceId === 'a').map((own) => own.money);
     expect([spent.committed, spent.planned]).toEqual([750, money.total - 750]);
   });

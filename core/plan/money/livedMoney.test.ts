@@ -1,10 +1,9 @@
 import { conditionsOf } from '#core/drying/index';
-import type { Facts, LogEvent } from '#core/facts/index';
+import type { Facts } from '#core/facts/index';
 import { lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
-import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
+import { doneEvents } from '../doneAsPlanned.ts';
 import { plan } from '../plan.ts';
-import { usedUp } from './usedUp.ts';
 
 /** What a piece costs stays what it was said to cost while it is worked on: nothing is free because nobody noted buying it. */
 
@@ -17,33 +16,15 @@ function lived(start: Facts, after: (step: number, facts: Facts, now: number) =>
     const [next] = steps.filter(({ placed }) => placed !== null).sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0));
     if (!next) return facts;
     now = next.placed?.end ?? now;
-    const { coat } = next;
-    const event: LogEvent = {
-      id: `e${number}`,
-      at: toIso(now),
-      kind: 'done',
-      pieceId: next.pieceId,
-      stepKeys: [...next.keys],
-      on: next.on.map(({ partId, zoneIds }) => ({ partId, zoneIds: [...zoneIds] })),
-      supplies: usedUp(next),
-      ...(coat
-        ? {
-            coat: {
-              layerId: coat.layerId,
-              ...(coat.productId ? { productId: coat.productId } : {}),
-              name: coat.name,
-              family: coat.family,
-              role: coat.role,
-              lab: coat.lab,
-              hand: coat.hand,
-              filmUm: coat.filmUm,
-              placeId: facts.workshop[0].dryPlaceId,
-              ml: coat.ml,
-            },
-          }
-        : {}),
-    };
-    facts = { ...facts, events: [...facts.events, event] };
+    const events = doneEvents(
+      next,
+      () => `e${number}-${facts.events.length}`,
+      now,
+      facts.workshop[0].dryPlaceId,
+      undefined,
+      () => next.coat?.layerId,
+    );
+    facts = { ...facts, events: [...facts.events, ...events] };
     after(number, facts, now);
   }
   throw new Error('It never ends.');

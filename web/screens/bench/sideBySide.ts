@@ -1,6 +1,6 @@
 import type { LogEvent } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
-import { doneEvents } from './doneEvent.ts';
+import { doneEvents } from '#core/plan/index';
 import { partKeyParts } from './stepKeyParts.ts';
 
 /** Minutes between two steps that still follow at once. */

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
-import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../views/SmallField.tsx';
 import { type Priced, usePriced } from './usePriced.ts';
 
 const FRESH = { pack: '', price: '', stock: '' };
@@ -57,57 +57,44 @@ export function NewOffer() {
     setTyped(FRESH);
   };
   return (
-    <form
-      className="mt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-    >
-      <div className="flex flex-wrap items-end gap-2">
-        <SmallSelect label="What" width="!w-56" value={chosen.value} options={all} onChange={setWhat} />
-        <SmallSelect
-          label="in"
-          width="!w-40"
-          value={chosenShop}
-          options={facts.shops.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={setShop}
-        />
-        {chosen.goods?.kind !== 'parcel' && (
-          <SmallField
-            label="Pack"
-            width="!w-24 !px-2 font-mono"
-            placeholder={chosen.goods ? UNITS[chosen.goods.unit] : '400 mL'}
-            value={typed.pack}
-            onText={(pack) => setTyped({ ...typed, pack })}
-          />
-        )}
+    <SmallForm label="A price" className="flex flex-wrap items-end gap-2" problem={problem} onSend={() => void add()}>
+      <SmallSelect label="What" width="!w-56" value={chosen.value} options={all} onChange={setWhat} />
+      <SmallSelect
+        label="in"
+        width="!w-40"
+        value={chosenShop}
+        options={facts.shops.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={setShop}
+      />
+      {chosen.goods?.kind !== 'parcel' && (
         <SmallField
-          label={`Price, ${workshop.currency}`}
-          width="!w-20 !px-2 font-mono"
-          inputMode="decimal"
-          placeholder="7.20"
-          value={typed.price}
-          onText={(price) => setTyped({ ...typed, price })}
+          label="Pack"
+          width="!w-24 !px-2 font-mono"
+          placeholder={chosen.goods ? UNITS[chosen.goods.unit] : '400 mL'}
+          value={typed.pack}
+          onText={(pack) => setTyped({ ...typed, pack })}
         />
-        <SmallField
-          label="Stock"
-          width="!w-16 !px-2 font-mono"
-          inputMode="numeric"
-          placeholder="some"
-          value={typed.stock}
-          onText={(stock) => setTyped({ ...typed, stock })}
-        />
-        <button type="submit" className="act !min-h-10">
-          Add
-        </button>
-      </div>
-      {problem && (
-        <p role="alert" className="mt-1 font-[650]">
-          {problem}
-        </p>
       )}
-    </form>
+      <SmallField
+        label={`Price, ${workshop.currency}`}
+        width="!w-20 !px-2 font-mono"
+        inputMode="decimal"
+        placeholder="7.20"
+        value={typed.price}
+        onText={(price) => setTyped({ ...typed, price })}
+      />
+      <SmallField
+        label="Stock"
+        width="!w-16 !px-2 font-mono"
+        inputMode="numeric"
+        placeholder="some"
+        value={typed.stock}
+        onText={(stock) => setTyped({ ...typed, stock })}
+      />
+      <button type="submit" className="act !min-h-10">
+        Add
+      </button>
+    </SmallForm>
   );
 }
 

@@ -7,6 +7,7 @@ import { TableBothWays } from '../../views/TableBothWays.tsx';
 /** Prices of paint, and of what is none, as tables for a spreadsheet, out and in. */
 export function PriceTable() {
   const { facts, plan, workshop } = usePlan();
+  const today = localMoment(plan.now, workshop.timeZone).date;
   return (
     <section className="sheet" aria-label="Prices as a table">
       <h2>As a table</h2>
@@ -16,7 +17,7 @@ export function PriceTable() {
         fileName="prices.csv"
         text={offersToCsv(facts)}
         read={(text) => {
-          const { offers, wrong } = readOffers(text, facts, newId, localMoment(plan.now, workshop.timeZone).date);
+          const { offers, wrong } = readOffers(text, facts, newId, today);
           return { rows: offers, wrong };
         }}
         taken="the list goes by them."
@@ -28,7 +29,7 @@ export function PriceTable() {
         fileName="supplies.csv"
         text={goodsToCsv(facts)}
         read={(text) => {
-          const { goods, wrong } = readGoods(text, facts, newId, localMoment(plan.now, workshop.timeZone).date);
+          const { goods, wrong } = readGoods(text, facts, newId, today);
           return { rows: goods, wrong };
         }}
         taken="the list goes by them."

@@ -7,7 +7,7 @@ import { MoneyField } from '../../views/MoneyField.tsx';
 import { QuantityField } from '../../views/QuantityField.tsx';
 import { AskShops } from './AskShops.tsx';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
-import { SmallField } from '../../views/SmallField.tsx';
+import { SmallField, SmallForm } from '../../views/SmallField.tsx';
 
 /** A shop round the corner: nothing for delivery, here tomorrow. */
 const FRESH: Omit<Shop, 'id' | 'name'> = { delivery: 0, leadDays: 1 };
@@ -35,23 +35,12 @@ export function Shops() {
           <ShopTerms key={shop.id} shop={shop} />
         ))}
       </ul>
-      <form
-        className="mt-3 flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
-      >
+      <SmallForm label="Another shop" className="flex flex-wrap items-end gap-2" problem={problem} onSend={() => void add()}>
         <SmallField label="Another shop" width="!w-48" value={name} onText={setName} />
         <button type="submit" className="act !min-h-10">
           Add it
         </button>
-      </form>
-      {problem && (
-        <p role="alert" className="mt-1 font-[650]">
-          {problem}
-        </p>
-      )}
+      </SmallForm>
       <AskShops />
     </section>
   );

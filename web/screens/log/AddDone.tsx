@@ -7,7 +7,7 @@ import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { TookField } from '../../views/TookField.tsx';
-import { doneEvents } from '../bench/doneEvent.ts';
+import { doneEvents } from '#core/plan/index';
 import { readMinutes, withMinutes } from '../bench/minutesTook.ts';
 import { partKeyParts } from '../bench/stepKeyParts.ts';
 

@@ -9,6 +9,7 @@ import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { Chips } from '../../views/Chips.tsx';
+import { Sheet } from '../../views/Sheet.tsx';
 import { SwatchPicker } from '../../views/SwatchPicker.tsx';
 import { TextField } from '../../views/TextField.tsx';
 import { SmallSelect } from '../../views/SmallField.tsx';
@@ -37,16 +38,9 @@ export function AddCan() {
           <Plus size={18} aria-hidden /> Enter a can
         </button>
       </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="sheet fixed top-10 left-1/2 max-h-[88vh] w-[720px] max-w-[94vw] -translate-x-1/2 overflow-auto"
-        >
-          <Dialog.Title className="!text-title font-[750] text-ink">Enter a can</Dialog.Title>
-          <CanForm onKept={() => setOpen(false)} />
-        </Dialog.Content>
-      </Dialog.Portal>
+      <Sheet title="Enter a can" closes={false}>
+        <CanForm onKept={() => setOpen(false)} />
+      </Sheet>
     </Dialog.Root>
   );
 }

@@ -1,7 +1,6 @@
 import { canFact, type Keeping, letDowns, type ShelfCan, usesOf } from '#core/buying/index';
 import type { Can, EventOf, Product } from '#core/facts/index';
 import { counted, toIso } from '#core/units/index';
-import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
@@ -10,6 +9,7 @@ import { newId } from '../../app/newId.ts';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { KeptDate } from '../../views/KeptDate.tsx';
+import { Sheet } from '../../views/Sheet.tsx';
 import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
 import { WeighCan } from './WeighCan.tsx';
 
@@ -28,12 +28,8 @@ export function CanSheet({ can, product, keeping }: { can: ShelfCan; product: Pr
   const fact = canFact(can.id, facts);
   const keep = (change: Partial<Can>) => fact && void save('cans', withoutEmpty({ ...fact, ...change }), 'Noted.');
   return (
-    <Dialog.Content
-      aria-describedby={undefined}
-      className="sheet fixed top-10 left-1/2 max-h-[88vh] w-[640px] max-w-[94vw] -translate-x-1/2 space-y-4 overflow-auto"
-    >
-      <div>
-        <Dialog.Title className="!text-title font-[750] text-ink">{product.name}</Dialog.Title>
+    <Sheet title={product.name}>
+      <div className="!mt-1">
         <p className="second">
           {words.volume(can.leftMl)} of {words.volume(can.packMl)}, {can.source === 'own' ? 'weighed' : 'reckoned from what was sprayed'}
           {can.openedAt !== null && ` · open since ${words.date(can.openedAt)}`}
@@ -84,12 +80,7 @@ export function CanSheet({ can, product, keeping }: { can: ShelfCan; product: Pr
       )}
       <UsedOn product={product} />
       <PromiseNotKept product={product} />
-      <Dialog.Close asChild>
-        <button type="button" className="act">
-          Close
-        </button>
-      </Dialog.Close>
-    </Dialog.Content>
+    </Sheet>
   );
 }
 

@@ -69,10 +69,7 @@ export function Shelf() {
         </ul>
       )}
       <Dialog.Root open={opened !== null} onOpenChange={(open) => !open && setOpened(null)}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 bg-black/40" />
-          <OpenedCan can={cans.find(({ id }) => id === opened)} keeping={keeping} />
-        </Dialog.Portal>
+        <OpenedCan can={cans.find(({ id }) => id === opened)} keeping={keeping} />
       </Dialog.Root>
       {others.length > 0 && (
         <details className="sheet mt-5">

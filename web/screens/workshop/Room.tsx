@@ -5,7 +5,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { RemoveButton } from '../../views/RemoveButton.tsx';
-import { SmallField } from '../../views/SmallField.tsx';
+import { SmallField, SmallForm } from '../../views/SmallField.tsx';
 import { Sizes } from './Sizes.tsx';
 
 /** How much there is room for: the booth while it is sprayed, hooks and shelves while it dries. Nothing said: room enough. */
@@ -65,12 +65,7 @@ function DryingPlaces() {
     keep([...withoutPlace(alike), more], 'The plan hangs no more than there is room for.');
   };
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
+    <div>
       <p className="font-[650] text-ink">Hooks, rods and shelves where films dry</p>
       <ul>
         {places.map((place) => (
@@ -87,7 +82,7 @@ function DryingPlaces() {
         ))}
       </ul>
       {places.length === 0 && <p className="second text-small">Nothing said: as many as there are parts.</p>}
-      <div className="mt-2 flex flex-wrap items-end gap-2">
+      <SmallForm label="Places where films dry" className="flex flex-wrap items-end gap-2" problem={problem} onSend={add}>
         <SmallField label="places" width="!w-20" placeholder="12" value={typed.count} onText={(count) => setTyped({ ...typed, count })} />
         <SmallField
           label="for parts up to"
@@ -106,12 +101,7 @@ function DryingPlaces() {
         <button type="submit" className="act !min-h-9">
           Add places
         </button>
-      </div>
-      {problem && (
-        <p role="alert" className="mt-1 font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+      </SmallForm>
+    </div>
   );
 }

@@ -2,6 +2,7 @@ import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
+import { SmallField, SmallForm } from '../../views/SmallField.tsx';
 
 const [LEAST_MM, MOST_MM] = [20, 5000];
 
@@ -37,33 +38,22 @@ export function Sizes<K extends string>({
     onKeep(Object.fromEntries(read.map(([key, size]) => [key, size.ok ? size.value : 0])) as Record<K, number>);
   };
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep();
-      }}
-    >
+    <div>
       <p className="font-[650] text-ink">{title}</p>
-      <div className="mt-1 flex flex-wrap items-end gap-2">
+      <SmallForm label={title} className="flex flex-wrap items-end gap-2" problem={problem} onSend={keep}>
         {keys.map((key) => (
-          <label key={key} className="w-24">
-            <span className="second block text-small">{sides[key]}</span>
-            <input
-              className="field !min-h-9 font-mono"
-              value={typed[key]}
-              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-            />
-          </label>
+          <SmallField
+            key={key}
+            label={sides[key]}
+            width="!w-24 !min-h-9 font-mono"
+            value={typed[key]}
+            onText={(text) => setTyped({ ...typed, [key]: text })}
+          />
         ))}
         <button type="submit" className="act !min-h-9">
           Keep
         </button>
-      </div>
-      {problem && (
-        <p role="alert" className="mt-1 font-[650]">
-          {problem}
-        </p>
-      )}
-    </form>
+      </SmallForm>
+    </div>
   );
 }

@@ -8,6 +8,7 @@ import { useEffect, useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/Chips.tsx';
+import { Sheet } from '../../../views/Sheet.tsx';
 import { planner } from '../../../workers/planner.ts';
 import { usePieceSave } from '../pieceChanges.ts';
 
@@ -23,32 +24,20 @@ export function CompareSystems({ piece }: { piece: Piece }) {
           <Columns3 size={16} aria-hidden /> Compare whole systems
         </button>
       </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="sheet fixed top-8 left-1/2 max-h-[90vh] w-[1180px] max-w-[96vw] -translate-x-1/2 overflow-auto"
-        >
-          <Dialog.Title className="!text-title font-[750] text-ink">{piece.name} in one system or another</Dialog.Title>
-          <p className="second">
-            The same colours and coats, each as if the piece were alone on the bench. What is laid stays. Money beside what is on the shelf.
-          </p>
-          {piece.parts.length > 1 && (
-            <Chips
-              legend="On"
-              options={[{ value: '', label: 'the whole piece' }, ...piece.parts.map(({ id, name }) => ({ value: id, label: name }))]}
-              value={partId}
-              onChange={setPartId}
-            />
-          )}
-          <Table piece={piece} partId={partId || undefined} onTaken={() => setOpen(false)} />
-          <Dialog.Close asChild>
-            <button type="button" className="act mt-4">
-              Close
-            </button>
-          </Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
+      <Sheet wide title={`${piece.name} in one system or another`}>
+        <p className="second !mt-1">
+          The same colours and coats, each as if the piece were alone on the bench. What is laid stays. Money beside what is on the shelf.
+        </p>
+        {piece.parts.length > 1 && (
+          <Chips
+            legend="On"
+            options={[{ value: '', label: 'the whole piece' }, ...piece.parts.map(({ id, name }) => ({ value: id, label: name }))]}
+            value={partId}
+            onChange={setPartId}
+          />
+        )}
+        <Table piece={piece} partId={partId || undefined} onTaken={() => setOpen(false)} />
+      </Sheet>
     </Dialog.Root>
   );
 }
@@ -67,7 +56,7 @@ function Table({ piece, partId, onTaken }: { piece: Piece; partId: string | unde
   if (systems === null) return <p className="mt-4">Planning each of them …</p>;
   return (
     <div className="relative overflow-x-auto">
-      <table className="mt-4 w-full align-top">
+      <table className="w-full align-top">
         <thead>
           <tr className="second text-left text-small [&>th]:pr-4 [&>th]:font-[400]">
             <th>System</th>

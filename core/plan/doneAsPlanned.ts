@@ -1,9 +1,12 @@
 import type { DoneEvent, LogEvent } from '#core/facts/index';
-import { type PlannedStep, usedUp } from '#core/plan/index';
-import { toIso } from '#core/units/index';
+import { type Minute, toIso } from '#core/units/index';
+import type { PlannedStep } from './dates/index.ts';
+import { usedUp } from './money/index.ts';
+
+/** What is logged of a step that was done as it was planned: what was really put on, as it was. */
 
 /** The event of a step done now: what was really put on, as it was. */
-export function doneEvent(step: PlannedStep, id: string, at: number, placeId: string, partIds?: readonly string[]): DoneEvent {
+export function doneEvent(step: PlannedStep, id: string, at: Minute, placeId: string, partIds?: readonly string[]): DoneEvent {
   const chosen = step.on
     .map((on, index) => ({ on, key: step.keys[index] ?? step.keys[0] }))
     .filter(({ on }) => !partIds || partIds.includes(on.partId));
@@ -47,7 +50,7 @@ export function doneEvent(step: PlannedStep, id: string, at: number, placeId: st
 export function doneEvents(
   step: PlannedStep,
   newId: () => string,
-  at: number,
+  at: Minute,
   placeId: string,
   partIds: readonly string[] | undefined,
   layerOf: (partId: string) => string | undefined,
