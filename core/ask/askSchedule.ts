@@ -123,7 +123,7 @@ function answerOf(goal: Goal, instance: Instance, starts: Starts, proven: boolea
     sessionList: used.map((index) => ({ ...free[index], activities: inside(index).map(({ id }) => id) })),
     holds: Object.fromEntries(holdsOf(instance, starts)),
     proven,
-    ...(proven ? {} : { stopped: 'time' }),
+    stopped: proven ? false : 'time',
     because: `${counted(work.length, 'step')} end at minute ${finish} in ${counted(used.length, 'session')}${proven ? `: nothing is ${BETTER[goal]}` : ', the best found in the time there was'}.`,
     ...RULE,
   };

@@ -84,6 +84,20 @@ describe('workshop file', () => {
   });
 });
 
+describe('what is missing or of another kind', () => {
+  const without = (change: (file: { facts: Record<string, unknown> }) => void) =>
+    changed((file) => change(file as unknown as { facts: Record<string, unknown> }));
+  it.each<[string, (facts: Record<string, unknown>) => void, string, string]>([
+    ['a list that is missing', (facts) => delete facts.pieces, 'It is missing', 'Add it: a list.'],
+    ['a list that is none', (facts) => Object.assign(facts, { pieces: 'all' }), 'It is not a list', 'Give a list.'],
+    ['an entry that is none', (facts) => Object.assign(facts, { shops: [7] }), 'It is not an object', 'Give an object.'],
+  ])('%s is said in words, at its place', (_what, change, error, mend) => {
+    const problem = without(({ facts }) => change(facts));
+    expect([problem?.error, problem?.mend]).toEqual([error, mend]);
+    expect(problem?.at).toMatch(/^facts\.(pieces|shops\.0)$/);
+  });
+});
+
 describe('field rules', () => {
   const piece = JSON.parse(text).facts.pieces[0];
   const errorOf = (value: unknown) => pieceSchema.safeParse(value).error?.issues[0].message;

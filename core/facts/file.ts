@@ -84,12 +84,28 @@ export function problemOf(error: z.ZodError): Problem {
   if (issue.code === 'unrecognized_keys') {
     return { error: `Unknown field ${issue.keys.join(', ')}`, at: path, mend: 'Take it out or correct its name.' };
   }
+  if (issue.code === 'invalid_type' && issue.message.startsWith(PLAIN_MESSAGE)) {
+    const kind = KINDS[issue.expected] ?? `a value of type ${issue.expected}`;
+    if (issue.message.endsWith('received undefined')) return { error: 'It is missing', at: path, mend: `Add it: ${kind}.` };
+    return { error: `It is not ${kind}`, at: path, mend: `Give ${kind}.` };
+  }
   return { error: issue.message, at: path, mend: mendOf(issue) };
 }
 
+/** How the schema library begins where no schema has a word of its own. */
+const PLAIN_MESSAGE = 'Invalid input: expected';
+const KINDS: Readonly<Record<string, string>> = {
+  string: 'a text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  array: 'a list',
+  record: 'an object',
+  object: 'an object',
+};
+
 function mendOf(issue: z.core.$ZodIssue): string {
   if (issue.code === 'invalid_value') return `Use one of: ${issue.values.join(', ')}.`;
-  if (issue.code === 'invalid_type') return `Give a value of type ${issue.expected}.`;
   return 'Correct this value and try again.';
 }
 
