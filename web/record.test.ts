@@ -179,6 +179,8 @@ describe('coats on another ground', () => {
 });
 
 describe('the sections of a job sheet', () => {
+  let ids = 0;
+  const newId = () => `s${++ids}`;
   const state = (more: Parameters<typeof planOf>[2], events: LogEvent[] = [], own = part({ finish: 'bare' })) => {
     const plan = planView(planOf(own, events, more));
     const facts = { ...shelf, events };
@@ -195,6 +197,20 @@ describe('the sections of a job sheet', () => {
     expect(state({ guesses: ['lead'] }).survey).toBe('1 guess to settle');
     expect(state({ passedOver: ['stops', 'limit'] }).survey).toBe('2 questions left open');
     expect(state({}).survey).toBe('1 part');
+  });
+  it('say what is left to fit, what it costs without a budget, and that nothing is left to do', () => {
+    expect(state({}).finish).toBe('when all is dry');
+    const all = planOf(part({ finish: 'bare' }), [], {}).steps;
+    const events = all
+      .filter(({ stage }) => stage !== 'fit')
+      .flatMap((step, index) => doneEvents(step, newId, NOW - 50_000 + index * 400, 'shed', undefined, () => step.coat?.layerId));
+    expect(state({}, events).finish).toBe('ready to fit');
+    const last = all
+      .filter(({ stage }) => stage === 'fit')
+      .flatMap((step) => doneEvents(step, newId, NOW - 10, 'shed', undefined, () => undefined));
+    expect(state({}, [...events, ...last])).toMatchObject({ finish: 'nothing left to fit', dates: 'nothing left to do' });
+    expect(state({ finished: true }).finish).toBe('finished');
+    expect(state({}).money).toMatch(/^\d+\.\d\d [A-Z]{3}$/);
   });
   it('say what would not sit, what is laid, and what nobody has decided', () => {
     const styrene = part({ material: 'polystyrene', finish: 'bare' });

@@ -41,3 +41,4 @@ export { offersToCsv, type ReadOffers, readOffers } from './offersCsv.ts';
 export { type ReadShelf, readShelf, shelfToCsv } from './shelfCsv.ts';
 export type { WrongLine } from './table.ts';
 export { paintWanted, type WantedPaint } from './wanted.ts';
+export { unnotedPaint } from './unnoted.ts';

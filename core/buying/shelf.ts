@@ -1,6 +1,7 @@
-import { detailMl, paintIn } from '#core/amounts/index';
-import { type Can, type EventOf, type Facts, type Family, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
+import { detailMl } from '#core/amounts/index';
+import { type Can, type EventOf, type Facts, type Family, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, noonOf, toMinute } from '#core/units/index';
+import { mlOf, unnotedPaint } from './unnoted.ts';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
 export type ShelfCan = {
@@ -66,7 +67,7 @@ function reckoned(facts: Facts): Ledger {
   for (const event of events) {
     const at = toMinute(event.at);
     if (event.kind === 'done' && event.coat?.productId !== undefined && event.coat.ml)
-      drawn(entries, event.coat.productId, at, paintOf(event.coat, facts));
+      drawn(entries, event.coat.productId, at, mlOf(event.coat, facts));
     for (const { productId, ml } of detailsOf(event, facts)) drawn(entries, productId, at, ml);
     if (event.kind === 'mixed') poured(entries, event, at);
     if (event.kind === 'spoiled') lost.push(...thrownAway(entries, event, at));
@@ -75,15 +76,16 @@ function reckoned(facts: Facts): Ledger {
 }
 
 /**
- * Cans as entered, bought and mixed. One that was bought and had more said of it since, where it stands or when it expires, is a fact
- * of its own under the same id; it goes with its purchase where that is undone.
+ * Cans as entered, bought and mixed, and those that paint was sprayed from without a word. One that had more said of it since, where
+ * it stands or when it expires, is a fact of its own under the same id; it goes with what it came by where that is undone.
  */
 function cansOf(facts: Facts, standing: readonly LogEvent[]): Can[] {
-  const made = standing.flatMap(madeBy);
+  const made = [...standing.flatMap(madeBy), ...unnotedPaint(facts, standing).flatMap(({ cans }) => cans)];
   const known = new Set(facts.cans.map(({ id }) => id));
-  const undone = new Set(facts.events.flatMap(madeBy).map(({ id }) => id));
-  for (const { id } of made) undone.delete(id);
-  return [...facts.cans.filter(({ id }) => !undone.has(id)), ...made.filter(({ id }) => !known.has(id))];
+  const stands = new Set(made.map(({ id }) => id));
+  const events = new Set(facts.events.map(({ id }) => id));
+  const cameBy = (id: string) => events.has(id.replace(/-\d+$/, ''));
+  return [...facts.cans.filter(({ id }) => stands.has(id) || !cameBy(id)), ...made.filter(({ id }) => !known.has(id))];
 }
 
 function madeBy(event: LogEvent): Can[] {
@@ -208,15 +210,6 @@ function jarOf(event: LogEvent): Can[] {
   if (event.kind !== 'mixed' || event.intoCanId !== undefined) return [];
   const ml = event.parts.reduce((sum, part) => sum + part.ml, 0);
   return [{ id: jarId(event.id), productId: event.productId, packMl: ml, leftMl: ml, leftAt: event.at, opened: true, paid: 0 }];
-}
-
-/** Paint from its container in a coat as it was sprayed: less what was mixed in (BRIEF §6). */
-function paintOf(coat: LaidCoat, facts: Facts): number {
-  const ml = coat.ml ?? 0;
-  if (coat.ratio) return ml / (1 + coat.ratio.reducer + coat.ratio.hardener);
-  const product = facts.products.find((own) => own.id === coat.productId);
-  const label = facts.sheets.find((own) => own.id === product?.sheetId)?.label;
-  return paintIn(ml, label, coat.hand).paintMl;
 }
 
 /** mL that stand on the shelf of each product, all its cans together. */

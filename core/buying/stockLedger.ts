@@ -1,6 +1,7 @@
 import { supplyKey, unitPrice } from '#core/amounts/index';
 import { type DoneEvent, type EventOf, type Facts, type Stock, standingEvents, type SupplyLine } from '#core/facts/index';
 import { localMoment, type Minute, toMinute } from '#core/units/index';
+import { unnotedPaint } from './unnoted.ts';
 
 /** Papers, tape and the rest that are on the shelf now: as counted, with what was bought since, less what steps used up. */
 
@@ -17,8 +18,9 @@ export function shelfStock(facts: Facts): readonly Stock[] {
   return ledgerOf(facts).rows;
 }
 
+/** Paint and all beside it. */
 export function boughtOutside(facts: Facts): readonly BoughtOutside[] {
-  return ledgerOf(facts).outside;
+  return [...ledgerOf(facts).outside, ...unnotedPaint(facts, standingEvents(facts.events)).flatMap(({ paid }) => paid)];
 }
 
 /** Everything used up beside paint, by whom: what steps say, and gloves and tack cloths by the days they were worn on. */

@@ -44,7 +44,6 @@ export {
   ADDITIVE,
   usedUp,
   type PieceMoney,
-  splitExactly,
   shoppingList,
   type ShoppingLine,
   type ShoppingShop,

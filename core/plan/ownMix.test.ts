@@ -122,14 +122,14 @@ describe('what an own mix lacks', () => {
 });
 
 describe('a mix is poured', () => {
-  it('once, before the first coat of all that take it, in whole measures', () => {
+  it('once, before the first of all that take it, its try on scrap, in whole measures', () => {
     const facts = bench({ white: 300, blue: 300 });
     const [pour, ...others] = pours(facts);
     expect(others).toEqual([]);
-    const firstCoat = Math.min(
-      ...planned(facts).steps.flatMap(({ coat: own, placed }) => (own?.mix === 'sky' && placed ? [placed.start] : [])),
-    );
-    expect(pour.at).toBe(firstCoat);
+    const { steps } = planned(facts);
+    expect(steps.flatMap((step) => (step.pour ? [step.stage] : []))).toEqual(['scrap-test']);
+    const starts = steps.flatMap(({ coat: own, placed }) => (own?.mix === 'sky' && placed ? [placed.start] : []));
+    expect(pour.at).toBeLessThan(Math.min(...starts));
     expect(pour.parts.map(({ productId }) => productId)).toEqual(['white', 'blue']);
     expect(pour.ml).toBeGreaterThanOrEqual(needsOf(facts).get('sky')?.toMixMl ?? 0);
     for (const { ml } of pour.parts) expect(Math.round(ml * 20) / 20).toBeCloseTo(ml, 9);
@@ -182,7 +182,8 @@ describe('an own mix instead of a can filled for it', () => {
     const [before, then] = [planned(own), planned(after)];
     expect(before.purchases.total - then.purchases.total).toBe(way?.saved);
     expect(then.pieces[0].steps.joints.map(({ joint }) => joint.verdict)).not.toContain('stop');
-    const laid = then.steps.find(({ coat: laying, pour }) => laying && pour)?.coat;
+    expect(then.steps.filter(({ pour }) => pour)).toHaveLength(1);
+    const laid = then.steps.find(({ coat: laying }) => laying?.mix.startsWith('mix-of'))?.coat;
     expect(colourDifference(laid?.lab ?? BLUE.lab, wanted.wanted?.lab ?? WHITE.lab)).toBeLessThan(2);
     expect(laid?.hand).toBe('airbrush');
   });

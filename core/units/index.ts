@@ -34,3 +34,4 @@ export { asSentence, capital, counted, listed, listedShort, plural, sentences } 
 export { clockFigures, dateFigures, parseClock, parseDate } from './dates.ts';
 export { joinedSpans, type Span } from './spans.ts';
 export { areaGrowth, quarterSheets, type WorkSize, workMinutes } from './work.ts';
+export { splitExactly } from './shares.ts';

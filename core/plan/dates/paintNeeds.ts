@@ -1,7 +1,16 @@
 import { batchMl, CAN_RESIDUE, reserveMl } from '#core/amounts/index';
-import { type PaintNeed, portionsLacking, shelfCans, type ShelfCan, shelfStock, type Use, usableMl } from '#core/buying/index';
+import {
+  type PaintNeed,
+  portionsLacking,
+  shelfCans,
+  type ShelfCan,
+  shelfStock,
+  unnotedPaint,
+  type Use,
+  usableMl,
+} from '#core/buying/index';
 import { familyDrying } from '#core/drying/index';
-import type { Facts, Product, Stock } from '#core/facts/index';
+import { type Facts, type Product, type Stock, standingEvents } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
 import type { Step } from '../steps/index.ts';
@@ -160,7 +169,7 @@ function batchesOf(own: readonly Step[], startOf: StartOf): Batch[] {
 function paintNeed({ uses, jars, ...own }: Taken, facts: Facts, cans: readonly ShelfCan[]): PaintNeed {
   const neededMl = uses.reduce((sum, { amount }) => sum + amount, 0);
   const keptMl = facts.workshop[0] ? jars * reserveMl(own.role, facts.workshop[0]) : 0;
-  const shelfMl = own.productId ? usableMl(cans, own.productId, CAN_RESIDUE) : 0;
+  const shelfMl = own.productId ? usableMl(cans, own.productId, CAN_RESIDUE) : begunMl(own.mix, facts);
   const lackingMl = neededMl > shelfMl ? fromCans(neededMl + keptMl - shelfMl) : 0;
   const isMixed = partsOf(own.productId, facts).length > 0;
   return {
@@ -179,6 +188,11 @@ function paintNeed({ uses, jars, ...own }: Taken, facts: Facts, cans: readonly S
       lackingMl,
     ),
   };
+}
+
+/** What is left of a paint that is no product yet, once it is being sprayed. */
+function begunMl(mix: string, facts: Facts): number {
+  return unnotedPaint(facts, standingEvents(facts.events)).find(({ key }) => key === mix)?.leftMl ?? 0;
 }
 
 /** mL that cans must hold for so much to come out of them. */

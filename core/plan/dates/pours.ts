@@ -10,7 +10,7 @@ import type { PlannedStep, Pour } from './plannedStep.ts';
 /** A cup is not measured finer than this, mL. */
 const FINEST_ML = 0.05;
 
-/** The steps with what is mixed right before them. */
+/** The steps with what is mixed right before them: before the first coat that the jar does not reach, or its try on scrap. */
 export function withPours(steps: readonly PlannedStep[], needs: readonly PaintNeed[], facts: Facts): readonly PlannedStep[] {
   const pours = new Map(
     needs.flatMap((need) => {
@@ -18,7 +18,9 @@ export function withPours(steps: readonly PlannedStep[], needs: readonly PaintNe
       const own = inOrder(steps.filter(({ coat, stopped }) => coat?.mix === need.mix && stopped === undefined));
       // What clears the nozzles is gone before the coats are on.
       const first = firstWithout(own, need.shelfMl - (need.neededMl - need.coatsMl))?.stepId ?? own[0]?.id;
-      return pour && first ? [[first, pour] as const] : [];
+      // A paint that is tried on scrap first is mixed for that.
+      const tried = first === own[0]?.id ? inOrder(steps.filter(({ treatment }) => treatment === `scrap ${need.mix}`))[0]?.id : undefined;
+      return pour && first ? [[tried ?? first, pour] as const] : [];
     }),
   );
   if (pours.size === 0) return steps;

@@ -10,10 +10,9 @@ import {
   wantsOf,
 } from '#core/buying/index';
 import type { Facts, Piece } from '#core/facts/index';
-import { localMoment, type Minute, toMinute } from '#core/units/index';
+import { localMoment, type Minute, splitExactly, toMinute } from '#core/units/index';
 import type { PlannedStep, Session } from '../dates/index.ts';
 import { toOrder } from './shoppingList.ts';
-import { splitExactly } from './split.ts';
 import { type PricedSupply, pieceSupplies } from './supplies.ts';
 import { suppliesToBuy } from './suppliesToBuy.ts';
 

@@ -1,5 +1,5 @@
 import { conditionsOf } from '#core/drying/index';
-import type { Facts } from '#core/facts/index';
+import type { Facts, Layer } from '#core/facts/index';
 import { lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
 import { describe, expect, it } from 'vitest';
 import { doneEvents } from '../doneAsPlanned.ts';
@@ -31,9 +31,14 @@ function lived(start: Facts, after: (step: number, facts: Facts, now: number) =>
 }
 
 describe('a piece lived through', () => {
-  const start: Facts = { ...shelf, pieces: [piece(part({ layers: [primer(), lacquer()] }))] };
+  const colour = { family: 'acrylic-lacquer', role: 'colour', name: 'sea green', lab: { l: 50, a: -20, b: 0 } } as const;
+  const own = (layers: Layer[], cans: Facts['cans']): Facts => ({ ...shelf, cans, pieces: [piece(part({ layers }))] });
   const money = (facts: Facts, now: number) => plan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] }).pieces[0].money;
-  it('costs at every step about what it was said to cost, and has nothing planned in the end', () => {
+  it.each<[string, Facts]>([
+    ['out of cans that stand there', own([primer(), lacquer()], shelf.cans)],
+    ['out of cans that nobody noted', own([primer(), lacquer()], [])],
+    ['in a colour that is no product yet', own([primer(), { id: 'c', wanted: colour, coats: 3, covers: 'all' }], shelf.cans)],
+  ])('%s costs at every step about what it was said to cost, and has nothing planned in the end', (_how, start) => {
     const said = money(start, NOW);
     let last = said;
     lived(start, (_number, facts, now) => {

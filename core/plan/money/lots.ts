@@ -1,5 +1,5 @@
+import { splitExactly } from '#core/units/index';
 import type { Facts, Lot } from '#core/facts/index';
-import { splitExactly } from './split.ts';
 
 /** What pieces were bought for, as they came: alone, or as their share of a lot. */
 

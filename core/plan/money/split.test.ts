@@ -3,7 +3,8 @@ import { conditionsOf } from '#core/drying/index';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plan } from '../plan.ts';
-import { purchaseShares, splitExactly } from './split.ts';
+import { splitExactly } from '#core/units/index';
+import { purchaseShares } from './split.ts';
 
 /** A can shared by several pieces is paid by them to the cent. */
 

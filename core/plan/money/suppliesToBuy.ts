@@ -1,5 +1,6 @@
 import { roundedUp, supplyKey } from '#core/amounts/index';
-import { type PieceShare, splitExactly } from './split.ts';
+import { splitExactly } from '#core/units/index';
+import type { PieceShare } from './split.ts';
 import type { PricedSupply } from './supplies.ts';
 
 /** What all pieces together still lack beside paint: each kind once, rounded up once, what stands on the shelf taken off once. */

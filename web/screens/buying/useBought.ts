@@ -1,7 +1,7 @@
 import { paintWanted } from '#core/buying/index';
 import type { Facts, Layer, LogEvent, Piece } from '#core/facts/index';
-import { lineShares, type ShoppingLine, splitExactly } from '#core/plan/index';
-import { localMoment, toIso } from '#core/units/index';
+import { lineShares, type ShoppingLine } from '#core/plan/index';
+import { localMoment, splitExactly, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
 import { logEvents } from '../../app/logging.ts';

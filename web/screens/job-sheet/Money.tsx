@@ -74,33 +74,36 @@ export function Money({ piece, view }: SectionProps) {
           <dd className="figure text-right">{words.money(money.used)}</dd>
         </dl>
         <h3 className="mt-5 font-[650] text-ink">Paint</h3>
-        <div className="relative overflow-x-auto">
-          <table className="mt-1 w-full">
-            <thead>
-              <tr className="second text-left text-small [&>th+th]:pl-3">
-                <th className="py-1 font-[400]">Paint</th>
-                <th className="text-right font-[400]">Its coats take</th>
-                <th className="text-right font-[400]">All pieces need</th>
-                <th className="text-right font-[400]">On the shelf</th>
-                <th className="text-right font-[400]">To buy</th>
-                <th className="text-right font-[400]">Kept for touch-up</th>
-              </tr>
-            </thead>
-            <tbody>
-              {needs.map((need) => (
-                <tr key={need.mix} className="border-t border-hairline [&>td+td]:pl-3">
-                  <td className="py-2">{need.name}</td>
-                  <td className="figure text-right">{ownMl(need) > 0 ? words.volume(ownMl(need)) : '–'}</td>
-                  <td className="figure text-right">{words.volume(need.neededMl)}</td>
-                  <td className="figure text-right">{words.volume(need.shelfMl)}</td>
-                  <td className="figure text-right">{lackText(need, words.volume)}</td>
-                  <td className="figure text-right">{need.keptMl > 0 ? words.volume(need.jarMl) : '–'}</td>
+        {needs.length === 0 ? (
+          <p className="second">No coat is left to lay.</p>
+        ) : (
+          <div className="relative overflow-x-auto">
+            <table className="mt-1 w-full">
+              <thead>
+                <tr className="second text-left text-small [&>th+th]:pl-3">
+                  <th className="py-1 font-[400]">Paint</th>
+                  <th className="text-right font-[400]">Its coats take</th>
+                  <th className="text-right font-[400]">All pieces need</th>
+                  <th className="text-right font-[400]">On the shelf</th>
+                  <th className="text-right font-[400]">To buy</th>
+                  <th className="text-right font-[400]">Kept for touch-up</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-        {needs.length === 0 && <p className="second">No coat is left to lay.</p>}
+              </thead>
+              <tbody>
+                {needs.map((need) => (
+                  <tr key={need.mix} className="border-t border-hairline [&>td+td]:pl-3">
+                    <td className="py-2">{need.name}</td>
+                    <td className="figure text-right">{ownMl(need) > 0 ? words.volume(ownMl(need)) : '–'}</td>
+                    <td className="figure text-right">{words.volume(need.neededMl)}</td>
+                    <td className="figure text-right">{words.volume(need.shelfMl)}</td>
+                    <td className="figure text-right">{lackText(need, words.volume)}</td>
+                    <td className="figure text-right">{need.keptMl > 0 ? words.volume(need.jarMl) : '–'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
         <h3 className="mt-5 font-[650] text-ink">Beside paint</h3>
         <Supplies piece={piece} lines={money.supplies} />
         <p className="mt-4 flex gap-5">

@@ -1,5 +1,5 @@
-import { type Facts, type Piece, plain, staysOf } from '#core/facts/index';
-import type { PieceView, PlanView } from '#core/plan/index';
+import { type Facts, type Piece, plain, staysOf, type WorkStage } from '#core/facts/index';
+import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { counted, formatMoney } from '#core/units/index';
 
 /** What comes before the first coat, of which the strip section tells. */
@@ -9,16 +9,15 @@ const BEFORE_COATS: readonly string[] = ['strip', 'strip-on', 'strip-off', 'meta
 export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, facts: Facts): Record<string, string> {
   const steps = plan.steps.filter((step) => step.pieceId === piece.id);
   const masks = steps.filter((step) => step.stage === 'mask').length;
-  const awaited = piece.parcels.filter((parcel) => !parcel.arrived).length;
   const entries = facts.events.filter((event) => 'pieceId' in event && event.pieceId === piece.id).length;
   return {
     survey: surveyState(piece),
     strip: stripState(piece, view, steps.filter((step) => BEFORE_COATS.includes(step.stage)).length),
     coats: coatsState(view, steps.filter((step) => step.stage === 'coat').length),
     masking: masks === 0 ? 'nothing to mask' : counted(masks, 'mask'),
-    finish: awaited > 0 ? `${counted(awaited, 'parcel')} not here` : 'ready to fit',
+    finish: finishState(piece, steps),
     dates: datesState(piece, view),
-    money: view.money.over > 0 ? `${formatMoney(view.money.over, facts.workshop[0].currency)} over` : 'within budget',
+    money: moneyState(view, facts.workshop[0].currency),
     record: counted(entries, 'entry'),
   };
 }
@@ -47,9 +46,25 @@ function coatsState(view: PieceView, left: number): string {
   return left === 0 && view.joints.length > 0 ? 'all laid' : 'all sit';
 }
 
+const FITTING: readonly WorkStage[] = ['assemble', 'fit', 'touch-up'];
+
+function finishState({ finished, parcels }: Piece, steps: readonly PlannedStep[]): string {
+  if (finished) return 'finished';
+  const awaited = parcels.filter((parcel) => !parcel.arrived).length;
+  if (awaited > 0) return `${counted(awaited, 'parcel')} not here`;
+  if (steps.length === 0) return 'nothing left to fit';
+  return steps.every(({ stage }) => FITTING.includes(stage)) ? 'ready to fit' : 'when all is dry';
+}
+
+function moneyState({ money }: PieceView, currency: string): string {
+  if (money.budget === null) return formatMoney(money.total, currency);
+  return money.over > 0 ? `${formatMoney(money.over, currency)} over` : 'within budget';
+}
+
 function datesState(piece: Piece, view: PieceView): string {
   if (piece.finished) return 'finished';
   if (view.stopped) return 'stopped';
   if (view.noDateWhy) return 'no date yet';
-  return view.late ? 'too late for its day' : counted(view.sessions, 'session');
+  if (view.late) return 'too late for its day';
+  return view.sessions === 0 ? 'nothing left to do' : counted(view.sessions, 'session');
 }

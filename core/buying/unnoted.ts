@@ -1,0 +1,102 @@
+import { CAN_RESIDUE, paintIn } from '#core/amounts/index';
+import type { Can, Facts, LaidCoat, LogEvent } from '#core/facts/index';
+import { type Minute, splitExactly, toMinute } from '#core/units/index';
+import { typicalPack } from './typical.ts';
+
+/**
+ * Paint that was sprayed and that nobody noted buying. It came out of some can all the same: a usual one at the price that is known,
+ * bought when it was first sprayed and borne by the pieces by what they take of it. Once a can of the paint is entered, that one counts.
+ */
+
+export type UnnotedPaint = {
+  /** The product, or the word for a paint that is none yet: what batches of it are told by. */
+  readonly key: string;
+  /** As cans of the shelf; none where it is no product. */
+  readonly cans: readonly Can[];
+  /** What will still come out of them, mL. */
+  readonly leftMl: number;
+  readonly paid: readonly { readonly pieceId: string; readonly at: Minute; readonly paid: number }[];
+};
+
+type Coating = Extract<LogEvent, { kind: 'done' }> & { readonly coat: LaidCoat };
+
+const KNOWN = new WeakMap<Facts, readonly UnnotedPaint[]>();
+
+/** Remembered for as long as the same facts stand. @param standing the log as it counts */
+export function unnotedPaint(facts: Facts, standing: readonly LogEvent[]): readonly UnnotedPaint[] {
+  const known = KNOWN.get(facts) ?? reckoned(facts, standing);
+  KNOWN.set(facts, known);
+  return known;
+}
+
+/** What batches of a paint are told by. */
+function keyOf({ productId, family, role, name }: LaidCoat): string {
+  return productId ?? `${family} ${role} ${name}`;
+}
+
+function reckoned(facts: Facts, standing: readonly LogEvent[]): UnnotedPaint[] {
+  const done = new Set(facts.events.flatMap((event) => (event.kind === 'done' ? [event.id] : [])));
+  // Such a can of which more was said is still one that nobody noted buying.
+  const entered = facts.cans.filter(({ id }) => !done.has(id.replace(/-\d+$/, '')));
+  const owned = new Set([
+    ...entered.map(({ productId }) => productId),
+    ...standing.flatMap((event) => (event.kind === 'bought' || event.kind === 'mixed' ? [event.productId] : [])),
+    // What is mixed here is in no shop.
+    ...facts.products.flatMap(({ id, mix }) => (mix ? [id] : [])),
+  ]);
+  const coats = new Map<string, Coating[]>();
+  for (const event of standing) {
+    // An entry without a word on supplies is from before they were noted; of what is recalled nobody knows whose can it was.
+    if (event.kind !== 'done' || event.recalled || event.supplies === undefined || !event.coat?.ml) continue;
+    const key = keyOf(event.coat);
+    if (!owned.has(key)) coats.set(key, [...(coats.get(key) ?? []), event as Coating]);
+  }
+  return [...coats].map(([key, own]) => paintOf(key, own, facts));
+}
+
+function paintOf(key: string, coats: readonly Coating[], facts: Facts): UnnotedPaint {
+  const [first] = coats;
+  const pack = packOf(first.coat, facts);
+  const byPiece = new Map<string, number>();
+  for (const { pieceId, coat } of coats) byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + mlOf(coat, facts));
+  const takenMl = [...byPiece.values()].reduce((sum, ml) => sum + ml, 0);
+  const usable = pack.ml * (1 - CAN_RESIDUE);
+  const count = Math.max(1, Math.ceil(takenMl / usable - 1e-9));
+  const shares = splitExactly(count * pack.price, [...byPiece.values()]);
+  const { productId } = first.coat;
+  const can = (index: number, id: string): Can => ({
+    id: `${first.id}-${index}`,
+    productId: id,
+    packMl: pack.ml,
+    leftMl: pack.ml,
+    leftAt: first.at,
+    opened: false,
+    paid: pack.price,
+  });
+  return {
+    key,
+    cans: productId === undefined ? [] : Array.from({ length: count }, (_, index) => can(index, productId)),
+    leftMl: count * usable - takenMl,
+    paid: [...byPiece.keys()].map((pieceId, index) => ({
+      pieceId,
+      at: toMinute((coats.find((event) => event.pieceId === pieceId) ?? first).at),
+      paid: shares[index],
+    })),
+  };
+}
+
+/** The cheapest pack that a shop has of it, else its usual one. */
+function packOf({ productId, family, role, hand }: LaidCoat, { offers, products }: Facts): { readonly ml: number; readonly price: number } {
+  const [offer] = offers.filter((own) => own.productId === productId && own.stock !== 0).sort((a, b) => a.price - b.price);
+  if (offer) return { ml: offer.packMl, price: offer.price };
+  const product = products.find(({ id }) => id === productId);
+  return product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
+}
+
+/** Paint from its container in a coat as it was sprayed: less what was mixed in (BRIEF §6). */
+export function mlOf(coat: LaidCoat, { products, sheets }: Facts): number {
+  const ml = coat.ml ?? 0;
+  if (coat.ratio) return ml / (1 + coat.ratio.reducer + coat.ratio.hardener);
+  const product = products.find((own) => own.id === coat.productId);
+  return paintIn(ml, sheets.find((own) => own.id === product?.sheetId)?.label, coat.hand).paintMl;
+}
