@@ -66,10 +66,10 @@ export function doneEvents(
   if (step.pour) {
     const { pour, ...rest } = step;
     const { productId, parts } = pour;
-    // It was mixed before it was sprayed, as planned: what was mixed otherwise is put right in its jar.
+    // It was mixed before it was sprayed, as planned, and stands before it in the log: what was mixed otherwise is put right in its jar.
     const mixed: LogEvent = {
       id: newId(),
-      at: toIso(at - step.minutes),
+      at: toIso(at),
       kind: 'mixed',
       productId,
       parts: parts.map((part) => ({ productId: part.productId, ml: part.ml })),

@@ -118,10 +118,11 @@ const DRAWINGS: Record<LooksLike, (colours: Colours) => ReactNode> = {
   ),
   'clear-kit': ({ first, second, third }) => (
     <>
-      <path d="M16 62 Q18 50 34 48 L52 28 H110 L128 48 Q146 50 146 64 V78 H16 Z" fill={first} />
-      <path d="M42 48 L56 33 H78 V48 Z M84 33 H106 L118 48 H84 Z" fill="#eef1f2" />
-      <path d="M16 70 H146" fill="none" stroke={second} strokeWidth="3" />
-      {[44, 116].map((x) => wheel(x, 12, third))}
+      <path d="M10 62 H150 L134 86 H30 Z" fill={first} />
+      <path d="M14 68 H146" fill="none" stroke={second} strokeWidth="3" />
+      <path d="M46 62 L54 36 H106 L118 62 Z" fill={second} />
+      <path d="M56 56 L60 42 H78 V56 Z M84 42 H102 L109 56 H84 Z" fill="#eef1f2" />
+      <path d="M80 36 V16 L98 26 Z" fill={third} />
     </>
   ),
   'wooden-body': ({ first, second }) => (
@@ -142,11 +143,11 @@ const DRAWINGS: Record<LooksLike, (colours: Colours) => ReactNode> = {
   ),
   'tinplate-toy': ({ first, second, third }) => (
     <>
-      <path d="M18 40 H60 L72 22 H126 Q142 24 142 44 V76 H18 Z" fill={first} />
-      <path d="M18 56 H142 V66 H18 Z" fill={second} />
-      <rect x="80" y="30" width="20" height="16" fill="#f3f3f3" />
-      <path d="M150 40 v16 M146 44 h8" fill="none" strokeWidth="3" />
-      {[42, 116].map((x) => wheel(x, 13, third))}
+      <path d="M30 56 Q24 30 44 26 Q58 18 64 34 Q72 52 96 48 Q122 44 132 28 Q138 62 116 76 H56 Q34 74 30 56 Z" fill={first} />
+      <path d="M66 58 Q86 50 106 60 Q92 72 72 68 Z" fill={second} />
+      <path d="M26 40 L36 36 V46 Z M42 26 Q44 16 52 20 Q58 16 58 26 Z" fill={third} />
+      <circle cx="46" cy="37" r="2.5" fill="#1c1c1c" />
+      <path d="M70 76 V92 M98 76 V92 M62 92 H78 M90 92 H106 M124 56 H142 M142 48 v16" fill="none" strokeWidth="3" />
     </>
   ),
   'something-else': ({ first, second }) => (

@@ -23,11 +23,13 @@ const BUTTON = 'min-h-11 rounded-[3px] border border-[#8a8a8a] px-3';
 /** For eight seconds: it was at another time, it took longer, it was only some of it, or it was not so at all. */
 export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose: () => void; placeId: string }) {
   const [changing, setChanging] = useState<'time' | 'minutes' | 'parts' | null>(null);
+  /** Whoever has come to it by keyboard is not left behind. */
+  const [within, setWithin] = useState(false);
   useEffect(() => {
-    if (changing) return;
+    if (changing || within) return;
     const timer = setTimeout(onClose, SHOWN_MS);
     return () => clearTimeout(timer);
-  }, [onClose, changing]);
+  }, [onClose, changing, within]);
 
   const undone = (): LogEvent[] => just.events.map((event) => ({ id: newId(), at: toIso(nowMinute()), kind: 'undo', undoes: event.id }));
   // What was asked with the step (what came off, how it parted) stands as it was answered.
@@ -39,7 +41,12 @@ export function AfterDone({ just, onClose, placeId }: { just: JustDone; onClose:
   };
   const several = just.steps.length > 1 || just.steps.some(({ on, keys }) => on.length > 1 && keys.length > 1);
   return (
-    <div role="status" className="w-full rounded-[3px] border border-[#8a8a8a] bg-[#202020] p-3 text-left">
+    <div
+      role="status"
+      onFocus={() => setWithin(true)}
+      onBlur={() => setWithin(false)}
+      className="w-full rounded-[3px] border border-[#8a8a8a] bg-[#202020] p-3 text-left"
+    >
       <p className="flex flex-wrap items-center gap-2">
         <span className="mr-2 text-[#d0d0d0]">Logged: {just.steps[0].title}. It was</span>
         {[5, 15, 30].map((minutes) => (
