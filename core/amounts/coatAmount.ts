@@ -5,7 +5,14 @@ import { areaGrowth } from '#core/units/index';
 /** Paint used, by two models of which the larger holds (BRIEF §7). */
 
 /** A flat stretch of surface, and how many of it there are; its area where holes make it another than the sheet's. */
-export type FlatFace = { readonly longMm: number; readonly shortMm: number; readonly count?: number; readonly areaMm2?: number };
+export type FlatFace = {
+  readonly longMm: number;
+  readonly shortMm: number;
+  readonly count?: number;
+  readonly areaMm2?: number;
+  /** From how many sides it is swept, so that paint reaches the walls of its holes; absent: one. */
+  readonly angles?: number;
+};
 
 type Tool = {
   readonly fanMm: number;
@@ -43,9 +50,9 @@ export function filmMl(faces: readonly FlatFace[], film: { filmUm: number; solid
   }, 0);
 }
 
-/** Passes over a face: one more than the fan steps across its shorter side. */
+/** Passes over a face: one more than the fan steps across its shorter side, from each side it is sprayed from. */
 export function sweepsOf(face: FlatFace, hand: Exclude<Hand, 'brush'>): number {
-  return Math.ceil(face.shortMm / (TOOLS[hand].fanMm * (1 - OVERLAP)) - 1e-9) + 1;
+  return (Math.ceil(face.shortMm / (TOOLS[hand].fanMm * (1 - OVERLAP)) - 1e-9) + 1) * (face.angles ?? 1);
 }
 
 /** mL a coat by sweeps: a can empties by time. */

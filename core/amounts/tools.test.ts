@@ -24,6 +24,16 @@ describe('by hand', () => {
     expect(amount.filmMl).toBeCloseTo((0.5 * 18) / 0.18 / 0.55, 9);
     expect(amount.holds).toBe('film');
   });
+  it('holes are swept from two sides, and take twice the paint by sweeps and the time of it', () => {
+    const sheet = face(300, 100);
+    const perforated = { ...sheet, angles: 2 };
+    for (const tool of ['aerosol', 'airbrush', 'gun'] as const) {
+      expect(sweepsOf(perforated, tool)).toBe(2 * sweepsOf(sheet, tool));
+      expect(sweepsMl([perforated], tool)).toBeCloseTo(2 * sweepsMl([sheet], tool), 9);
+      expect(coatMinutes([perforated], tool, 0)).toBeCloseTo(2 * coatMinutes([sheet], tool, 0), 9);
+      expect(filmMl([perforated], { filmUm: 12, solids: 0.1 }, tool)).toBe(filmMl([sheet], { filmUm: 12, solids: 0.1 }, tool));
+    }
+  });
   it('a brush wastes least, and a sheet with holes is reckoned by its area', () => {
     const film = { filmUm: 40, solids: 0.35 };
     expect(filmMl([face(100, 50)], film, 'brush')).toBeCloseTo((0.005 * 40) / 0.35 / 0.9, 9);

@@ -18,7 +18,16 @@ export function areaMm2(faces: readonly Measured[]): number {
 }
 
 /** A face as the paint meets it: outer size for the sweeps, true area for the film. */
-export type PaintedFace = { readonly longMm: number; readonly shortMm: number; readonly count: number; readonly areaMm2: number };
+export type PaintedFace = {
+  readonly longMm: number;
+  readonly shortMm: number;
+  readonly count: number;
+  readonly areaMm2: number;
+  readonly angles?: number;
+};
+
+/** Holes are sprayed at a slant from two sides, or their walls stay bare. Wire is reckoned by its own length and is swept twice as it is. */
+const THROUGH_HOLES = 2;
 
 /** Faces of the zones named, counted over copies; bare zones get no paint. */
 export function paintedFaces(part: Part, covers: 'all' | readonly string[]): PaintedFace[] {
@@ -30,6 +39,7 @@ export function paintedFaces(part: Part, covers: 'all' | readonly string[]): Pai
       shortMm: Math.min(face.longMm, face.shortMm),
       count: face.count * part.copies,
       areaMm2: faceAreaMm2(face),
+      ...(face.holes ? { angles: THROUGH_HOLES } : {}),
     }));
 }
 

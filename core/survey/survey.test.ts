@@ -16,6 +16,7 @@ import {
   measureMesh,
   meshInMm,
   MeshProblem,
+  paintedFaces,
   partAreaCm2,
   postPlan,
   SHAPES,
@@ -35,6 +36,10 @@ describe('area', () => {
   it('counts hole walls and leaves the holes out', () => {
     const holes = { count: 10, acrossMm: 5, wallMm: 0.5 };
     expect(areaMm2([face({ holes })])).toBeCloseTo(5000 - 10 * Math.PI * 6.25 + 10 * Math.PI * 5 * 0.5, 6);
+  });
+  it('has holes sprayed from two sides, so that their walls are reached, and plain sheet from one', () => {
+    const own = part('grille', { faces: [face({ holes: { count: 10, acrossMm: 5, wallMm: 0.5 } }), face({ id: 'plain' })] });
+    expect(paintedFaces(own, 'all').map(({ angles }) => angles)).toEqual([2, undefined]);
   });
   it('refuses holes that together are larger than the sheet, or wider than it', () => {
     expect(faceSchema.safeParse(face({ holes: { count: 300, acrossMm: 5, wallMm: 1 } })).success).toBe(false);
