@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { usePlan } from './PlanContext.tsx';
 import { useWords } from './useWords.ts';
 
+/** Tags side by side in one state; where there are more, one makes room for the count. */
 const MOST_TAGS = 3;
 
 /** The rail under the header: the next three moments in words, and the hanging parts moving from wet to cured. */
@@ -47,15 +48,16 @@ function nextThree<T extends { at: number; kind: string }>(moments: readonly T[]
 }
 
 function LinePlace({ state, parts }: { state: LineState; parts: readonly HangingPart[] }) {
+  const shown = parts.length > MOST_TAGS ? MOST_TAGS - 1 : parts.length;
   return (
     <li className="relative h-full min-w-[104px] pt-1">
       <span className="block text-small leading-none text-[#c4c4c4]">{state}</span>
       <span className="absolute inset-x-0 top-[19px] h-px bg-[#8f8f8f]" aria-hidden />
       <span className="absolute top-[19px] left-0 flex gap-[6px]">
-        {parts.slice(0, MOST_TAGS).map((part) => (
+        {parts.slice(0, shown).map((part) => (
           <Tag key={part.partId} part={part} />
         ))}
-        {parts.length > MOST_TAGS && <span className="figure mt-3">+{parts.length - MOST_TAGS}</span>}
+        {parts.length > shown && <span className="figure mt-3">+{parts.length - shown}</span>}
       </span>
     </li>
   );
