@@ -54,7 +54,7 @@ export {
 export { doneEvent, doneEvents } from './doneAsPlanned.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { type BetterFound, BetterPlan } from './better.ts';
-export { plan, type Plan, type PlanInput } from './plan.ts';
+export { plan, planInTwo, type Plan, type PlanInput } from './plan.ts';
 export {
   bathsOf,
   detailTogether,
@@ -79,7 +79,7 @@ export {
   stripChoice,
   type StripChoice,
 } from './verdicts/index.ts';
-export { type PieceView, planView, type PlanView } from './view.ts';
+export { datedLike, type PieceView, planView, type PlanView } from './view.ts';
 export {
   type Change,
   changesFor,

@@ -34,6 +34,18 @@ export function planView(plan: Plan): PlanView {
   };
 }
 
+/** A plan without likely and safe dates, with those of the one before until its own are there. */
+export function datedLike(undated: PlanView, before: PlanView | undefined): PlanView {
+  const known = new Map(before?.pieces.map((piece) => [piece.pieceId, piece]));
+  return {
+    ...undated,
+    pieces: undated.pieces.map((piece) => {
+      const was = known.get(piece.pieceId);
+      return was && piece.planned !== null ? { ...piece, likely: was.likely, safe: was.safe, late: was.late } : piece;
+    }),
+  };
+}
+
 /** The stage of a film that a step waits for, where a touch can tell it. */
 function feltStage(constraints: readonly Constraint[]): SeenStage | null {
   for (const { rule } of constraints) {

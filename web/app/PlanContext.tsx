@@ -1,7 +1,7 @@
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
-import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
+import { datedLike, type PieceView, type PlannedStep, type PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Turns } from '#core/schedule/index';
 import { planner } from '../workers/planner.ts';
@@ -80,10 +80,11 @@ export function PlanProvider({
     if (!started) return;
     const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
-    planner.plan(facts, now, stayMinutes, turns.current, proven).then((plan) => {
-      if (request !== newest.current) return;
-      setResult({ plan, facts });
-    });
+    const draw = (seen: (before: PlanView | undefined) => PlanView) => {
+      if (request === newest.current) setResult((before) => ({ plan: seen(before?.plan), facts }));
+    };
+    planner.soon(facts, now, stayMinutes, turns.current, proven).then((plan) => draw((before) => datedLike(plan, before)));
+    planner.whole().then((plan) => draw(() => plan));
   }, [facts, minute, stayMinutes, started, proven]);
 
   // With the page itself, not before it: an edit is made on what its person saw.

@@ -19,6 +19,7 @@ import {
   plan,
   type Plan,
   planAnew,
+  planInTwo,
   type PinTried,
   type PlannedStep,
   planView,
@@ -83,10 +84,24 @@ function standing(handed: Handed | null, now: number): Standing {
   return held;
 }
 
+/** The whole of the plan that was told without its dates last. */
+let begun: (() => Plan) | null = null;
+
 /** The plan is worked out here, away from the finger. */
 const api = {
-  plan(handed: Handed | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
-    return planView(plan({ ...standing(handed, now), stayMinutes, turns, proven }));
+  plan(handed: Handed | null, now: number): PlanView {
+    return planView(plan(standing(handed, now)));
+  },
+  /** The plan without likely and safe dates: what is pressed at the bench shows a fifth sooner. */
+  soon(handed: Handed | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
+    const { undated, whole } = planInTwo({ ...standing(handed, now), stayMinutes, turns, proven });
+    begun = whole;
+    return planView(undated);
+  },
+  /** The same with its dates; asked for right behind it. */
+  whole(): PlanView {
+    if (!begun) throw new Error('The planner was asked for the whole of a plan that was not begun.');
+    return planView(begun());
   },
   /** The plan of some pieces alone. */
   planFor(handed: Handed | null, now: number, pieceIds: readonly string[]): PlanView {

@@ -1,5 +1,6 @@
 import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
+import type { PlanView } from '#core/plan/index';
 import type { Turns } from '#core/schedule/index';
 import { proxy, type Remote, wrap } from 'comlink';
 import { changedLists } from './changedLists.ts';
@@ -9,7 +10,7 @@ type Asked<K extends keyof PlanApi> = PlanApi[K] extends (handed: Handed | null,
   ? (facts: Facts, ...rest: Rest) => Promise<Answer>
   : never;
 
-type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enough'>]: Asked<K> } & {
+type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enough' | 'whole'>]: Asked<K> } & {
   readonly better: (
     facts: Facts,
     now: number,
@@ -17,6 +18,7 @@ type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enou
     proven: ProvenPurchases | undefined,
     tell: (looked: Looked) => void,
   ) => Promise<Better | null>;
+  readonly whole: () => Promise<PlanView>;
   readonly enough: () => void;
   readonly ways: (...asked: Parameters<PlanApi['ways']>) => Promise<ReturnType<PlanApi['ways']>>;
 };
@@ -47,6 +49,8 @@ function aside(): Hand {
 /** The core at work beside the page. */
 export const planner: Planner = {
   plan: (facts, ...rest) => first.worker.plan(first.handed(facts), ...rest),
+  soon: (facts, ...rest) => first.worker.soon(first.handed(facts), ...rest),
+  whole: () => first.worker.whole(),
   whatIf: (facts, ...rest) => first.worker.whatIf(first.handed(facts), ...rest),
   outlook: (facts, ...rest) => aside().worker.outlook(aside().handed(facts), ...rest),
   mends: (facts, ...rest) => aside().worker.mends(aside().handed(facts), ...rest),
