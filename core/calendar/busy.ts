@@ -55,12 +55,14 @@ function calendarsIn(text: string): ICAL.Component[] {
 /** Each event by itself or with the exceptions to its series; what is cancelled or marked free leaves the time free. */
 function seriesOf(components: readonly ICAL.Component[]): ICAL.Event[] {
   const masters = components.filter((own) => !own.hasProperty('recurrence-id'));
-  const exceptions = components.filter((own) => own.hasProperty('recurrence-id'));
   const uidOf = (own: ICAL.Component) => String(own.getFirstPropertyValue('uid') ?? '');
+  const exceptions = new Map<string, ICAL.Component[]>();
+  for (const own of components)
+    if (own.hasProperty('recurrence-id')) exceptions.set(uidOf(own), [...(exceptions.get(uidOf(own)) ?? []), own]);
   return masters.filter(takesTime).map((own) => {
-    const event = new ICAL.Event(own);
-    for (const other of exceptions) if (uidOf(other) === uidOf(own) && uidOf(own) !== '') event.relateException(new ICAL.Event(other));
-    return event;
+    const uid = uidOf(own);
+    // Left to look for them itself, each event would go through the whole calendar.
+    return new ICAL.Event(own, { exceptions: uid === '' ? [] : (exceptions.get(uid) ?? []) });
   });
 }
 

@@ -95,12 +95,10 @@ describe('busy time from a calendar', () => {
           event(`DTSTART:${stamp(start + index * 2_700_000)}\nDTEND:${stamp(start + index * 2_700_000 + 600_000)}`, `n${index}`),
         ),
       );
-    const begun = performance.now();
     expect(readBusy({ text: many(10_000), from, to: until, timeZone: ZONE })).toMatchObject({
       ok: false,
       mend: expect.stringContaining(String(MOST_BUSY_SPANS)),
     });
-    expect(performance.now() - begun).toBeLessThan(20_000);
     expect(read(many(3000)).spans).toHaveLength(3000);
   });
 });
