@@ -43,8 +43,8 @@ const mix = (name = 'sky'): Product => ({
   ...paint(name, '#8fb0cc'),
   mix: {
     parts: [
-      { productId: 'white', ml: 3 },
       { productId: 'blue', ml: 1 },
+      { productId: 'white', ml: 3 },
     ],
   },
 });
@@ -173,6 +173,7 @@ describe('an own mix instead of a can filled for it', () => {
   it('is offered with its shade, saves what it says, and is poured from the shelf', async () => {
     const own = facts({ white: 300, blue: 300 });
     const way = mixing(await ways(own));
+    expect(way?.label).toBe('Mix filled to order from white and blue');
     expect(way?.lost).toMatch(/ΔE\), by airbrush/);
     const after: Facts = {
       ...own,

@@ -32,7 +32,9 @@ export function withPours(steps: readonly PlannedStep[], needs: readonly PaintNe
 
 function pourOf({ toMixMl, productId, name, byPiece }: PaintNeed, facts: Facts): Pour | null {
   if (toMixMl <= 0 || productId === undefined) return null;
-  const parts = partsOf(productId, facts).map(({ product, share }) => ({
+  // The dark goes into the light (BRIEF §10).
+  const lightFirst = [...partsOf(productId, facts)].sort((a, b) => b.product.lab.l - a.product.lab.l);
+  const parts = lightFirst.map(({ product, share }) => ({
     productId: product.id,
     name: product.name,
     ml: rounded(Math.max(FINEST_ML, Math.ceil((toMixMl * share) / FINEST_ML - 1e-9) * FINEST_ML)),

@@ -72,7 +72,9 @@ function mixFor(colour: ResolvedLayer, ml: number, facts: Facts, asIs: Plan): Ow
   if (facts.products.some((product) => product.id === id)) return null;
   const name = `${colour.name}, own mix`.slice(0, LONGEST_NAME);
   const made = mixedPaint({ name, poured: recipe.portions, lab: recipe.lab, paints }, facts.events.at(-1)?.at ?? '', () => id);
-  const parts = recipe.portions.flatMap((portion) => paints.find((paint) => paint.id === portion.id)?.product ?? []);
+  const parts = recipe.portions
+    .flatMap((portion) => paints.find((paint) => paint.id === portion.id)?.product ?? [])
+    .sort((a, b) => b.lab.l - a.lab.l);
   return made ? { product: made.product, parts, deltaE: recipe.deltaE } : null;
 }
 
