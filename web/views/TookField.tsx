@@ -3,7 +3,7 @@ export function TookField({ typed, onTyped, problem }: { typed: string; onTyped:
   return (
     <div>
       <label>
-        <span className="block text-small opacity-80">It took, minutes</span>
+        <span className="mb-1 block">It took, minutes</span>
         <input
           autoComplete="off"
           maxLength={20}

@@ -44,9 +44,9 @@ export function AddDone({ piece }: { piece: Piece }) {
     );
   }
   return (
-    <fieldset className="mt-4 grid gap-3 border border-hairline p-3 lg:grid-cols-[minmax(220px,1fr)_auto_auto_auto] lg:items-end">
+    <fieldset className="mt-4 flex flex-wrap items-start gap-x-4 gap-y-3 border border-hairline p-3">
       <legend className="px-1 font-[650]">Work already done</legend>
-      <label className="block">
+      <label className="block basis-full">
         <span className="mb-1 block font-[650]">What</span>
         <select className="field" value={stepId} onChange={(event) => setStepId(event.target.value)}>
           <option value="">choose the step</option>
@@ -59,7 +59,7 @@ export function AddDone({ piece }: { piece: Piece }) {
       </label>
       <MomentField label="Done at" value={at} onChange={setAt} problem={step && at !== null ? why : undefined} />
       <TookField typed={took} onTyped={setTook} problem={read.problem} />
-      <span className="flex gap-2">
+      <span className="flex gap-2 sm:mt-7">
         <button
           type="button"
           className="act !min-h-10"
