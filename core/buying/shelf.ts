@@ -1,7 +1,7 @@
 import { detailMl } from '#core/amounts/index';
 import { type Can, type EventOf, type Facts, type Family, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, noonOf, toMinute } from '#core/units/index';
-import { mlOf, unnotedPaint } from './unnoted.ts';
+import { entryOfCan, mlOf, unnotedPaint } from './unnoted.ts';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
 export type ShelfCan = {
@@ -84,8 +84,7 @@ function cansOf(facts: Facts, standing: readonly LogEvent[]): Can[] {
   const known = new Set(facts.cans.map(({ id }) => id));
   const stands = new Set(made.map(({ id }) => id));
   const events = new Set(facts.events.map(({ id }) => id));
-  const cameBy = (id: string) => events.has(id.replace(/-\d+$/, ''));
-  return [...facts.cans.filter(({ id }) => stands.has(id) || !cameBy(id)), ...made.filter(({ id }) => !known.has(id))];
+  return [...facts.cans.filter(({ id }) => stands.has(id) || !events.has(entryOfCan(id))), ...made.filter(({ id }) => !known.has(id))];
 }
 
 function madeBy(event: LogEvent): Can[] {

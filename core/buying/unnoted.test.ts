@@ -73,6 +73,34 @@ describe('paint nobody noted buying', () => {
     expect(shelfCans(facts([two[0], undone], { cans: [placed] }))).toEqual([]);
     expect(outside(facts([two[0], undone]))).toEqual([]);
   });
+  it('went into a mix and is borne by the pieces that were sprayed from it, each paint out of a can of its own', () => {
+    const mixed: LogEvent = {
+      id: 'm',
+      at: toIso(NOW - 95),
+      kind: 'mixed',
+      productId: 'own',
+      parts: [
+        { productId, ml: 30 },
+        { productId: 'other-paint', ml: 15 },
+      ],
+    };
+    const second = { ...product, id: 'other-paint', typicalPrice: 300, typicalMl: 60 };
+    const own = { ...product, id: 'own', mix: { parts: mixed.parts } };
+    const from = (id: string, pieceId: string, ml: number) =>
+      sprayed(id, pieceId, ml, 90, { coat: { ...(two[0] as { coat: object }).coat, productId: 'own', ml } });
+    const all = facts([mixed, from('one', 'bell', 20), from('two', 'gong', 10)], { products: [...shelf.products, second, own] });
+    const sum = (pieceId: string) =>
+      outside(all)
+        .filter((share) => share.pieceId === pieceId)
+        .reduce((minor, share) => minor + share.paid, 0);
+    expect(sum('bell') + sum('gong')).toBe(product.typicalPrice + 300);
+    expect(sum('bell') / sum('gong')).toBeCloseTo(2, 1);
+    const left = new Map(shelfCans(all).map((can) => [can.productId, can.leftMl]));
+    expect([left.get(productId), left.get('other-paint')]).toEqual([product.typicalMl - 30, 45]);
+    expect(left.get('own')).toBeCloseTo(15, 6);
+    expect(new Set(shelfCans(all).map(({ id }) => id)).size).toBe(3);
+    expect(outside({ ...all, events: [mixed] })).toEqual([]);
+  });
   it('stands on no shelf where it is no product yet, and is paid all the same', () => {
     const own = facts([
       sprayed('one', 'bell', 30, 90, {

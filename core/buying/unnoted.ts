@@ -18,7 +18,16 @@ export type UnnotedPaint = {
   readonly paid: readonly { readonly pieceId: string; readonly at: Minute; readonly paid: number }[];
 };
 
-type Coating = Extract<LogEvent, { kind: 'done' }> & { readonly coat: LaidCoat };
+/** So much of a paint taken for a piece: by a coat, or poured into a mix that its coats were sprayed from. */
+type Taking = {
+  readonly eventId: string;
+  readonly at: string;
+  readonly pieceId: string;
+  readonly ml: number;
+  readonly paint: Pick<LaidCoat, 'productId' | 'family' | 'role' | 'hand'>;
+  /** Tells the cans of one entry apart: paints that went into one cup. */
+  readonly slot: string;
+};
 
 const KNOWN = new WeakMap<Facts, readonly UnnotedPaint[]>();
 
@@ -35,37 +44,66 @@ function keyOf({ productId, family, role, name }: LaidCoat): string {
 }
 
 function reckoned(facts: Facts, standing: readonly LogEvent[]): UnnotedPaint[] {
-  const done = new Set(facts.events.flatMap((event) => (event.kind === 'done' ? [event.id] : [])));
-  // Such a can of which more was said is still one that nobody noted buying.
-  const entered = facts.cans.filter(({ id }) => !done.has(id.replace(/-\d+$/, '')));
+  const events = new Set(facts.events.map(({ id }) => id));
+  // Such a can of which more was said is still one that nobody noted buying; jars and bought ones are told by their entries.
+  const entered = facts.cans.filter(({ id }) => !events.has(entryOfCan(id)));
   const owned = new Set([
     ...entered.map(({ productId }) => productId),
     ...standing.flatMap((event) => (event.kind === 'bought' || event.kind === 'mixed' ? [event.productId] : [])),
     // What is mixed here is in no shop.
     ...facts.products.flatMap(({ id, mix }) => (mix ? [id] : [])),
   ]);
-  const coats = new Map<string, Coating[]>();
-  for (const event of standing) {
-    // An entry without a word on supplies is from before they were noted; of what is recalled nobody knows whose can it was.
-    if (event.kind !== 'done' || event.recalled || event.supplies === undefined || !event.coat?.ml) continue;
-    const key = keyOf(event.coat);
-    if (!owned.has(key)) coats.set(key, [...(coats.get(key) ?? []), event as Coating]);
-  }
-  return [...coats].map(([key, own]) => paintOf(key, own, facts));
+  const coats = standing.flatMap((event) => takenByCoat(event, facts));
+  const takings = new Map<string, Taking[]>();
+  for (const [key, taking] of [...coats, ...standing.flatMap((event) => pouredInto(event, coats, facts))])
+    if (!owned.has(key)) takings.set(key, [...(takings.get(key) ?? []), taking]);
+  return [...takings].map(([key, own]) =>
+    paintOf(
+      key,
+      own.sort((a, b) => toMinute(a.at) - toMinute(b.at)),
+      facts,
+    ),
+  );
 }
 
-function paintOf(key: string, coats: readonly Coating[], facts: Facts): UnnotedPaint {
-  const [first] = coats;
-  const pack = packOf(first.coat, facts);
+type Keyed = readonly [key: string, taking: Taking];
+
+function takenByCoat(event: LogEvent, facts: Facts): Keyed[] {
+  // An entry without a word on supplies is from before they were noted; of what is recalled nobody knows whose can it was.
+  if (event.kind !== 'done' || event.recalled || event.supplies === undefined || !event.coat?.ml) return [];
+  const { id: eventId, at, pieceId, coat } = event;
+  return [[keyOf(coat), { eventId, at, pieceId, ml: mlOf(coat, facts), paint: coat, slot: '' }]];
+}
+
+/** What went into a cup is borne by the pieces that were sprayed from it; before that it is nobody's. */
+function pouredInto(event: LogEvent, coats: readonly Keyed[], facts: Facts): Keyed[] {
+  if (event.kind !== 'mixed') return [];
+  const takers = coats.flatMap(([key, taking]) => (key === event.productId ? [taking] : []));
+  const whole = takers.reduce((sum, { ml }) => sum + ml, 0);
+  return event.parts.flatMap(({ productId, ml }, index) => {
+    const sheetId = facts.products.find(({ id }) => id === productId)?.sheetId;
+    const sheet = facts.sheets.find(({ id }) => id === sheetId);
+    if (!sheet) return [];
+    const paint = { productId, family: sheet.family, role: sheet.role, hand: sheet.hand ?? ('airbrush' as const) };
+    return takers.map((taker): Keyed => {
+      const { id: eventId, at } = event;
+      return [productId, { eventId, at, pieceId: taker.pieceId, ml: (ml * taker.ml) / whole, paint, slot: `p${index}` }];
+    });
+  });
+}
+
+function paintOf(key: string, takings: readonly Taking[], facts: Facts): UnnotedPaint {
+  const [first] = takings;
+  const pack = packOf(first.paint, facts);
   const byPiece = new Map<string, number>();
-  for (const { pieceId, coat } of coats) byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + mlOf(coat, facts));
+  for (const { pieceId, ml } of takings) byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + ml);
   const takenMl = [...byPiece.values()].reduce((sum, ml) => sum + ml, 0);
   const usable = pack.ml * (1 - CAN_RESIDUE);
   const count = Math.max(1, Math.ceil(takenMl / usable - 1e-9));
   const shares = splitExactly(count * pack.price, [...byPiece.values()]);
-  const { productId } = first.coat;
+  const { productId } = first.paint;
   const can = (index: number, id: string): Can => ({
-    id: `${first.id}-${index}`,
+    id: `${first.eventId}-${first.slot}${index}`,
     productId: id,
     packMl: pack.ml,
     leftMl: pack.ml,
@@ -79,14 +117,22 @@ function paintOf(key: string, coats: readonly Coating[], facts: Facts): UnnotedP
     leftMl: count * usable - takenMl,
     paid: [...byPiece.keys()].map((pieceId, index) => ({
       pieceId,
-      at: toMinute((coats.find((event) => event.pieceId === pieceId) ?? first).at),
+      at: toMinute((takings.find((taking) => taking.pieceId === pieceId) ?? first).at),
       paid: shares[index],
     })),
   };
 }
 
+/** The entry that a can came by: bought, mixed, or first sprayed from; its own id where it was entered. */
+export function entryOfCan(canId: string): string {
+  return canId.replace(/-(p\d)?\d+$/, '');
+}
+
 /** The cheapest pack that a shop has of it, else its usual one. */
-function packOf({ productId, family, role, hand }: LaidCoat, { offers, products }: Facts): { readonly ml: number; readonly price: number } {
+function packOf(
+  { productId, family, role, hand }: Taking['paint'],
+  { offers, products }: Facts,
+): { readonly ml: number; readonly price: number } {
   const [offer] = offers.filter((own) => own.productId === productId && own.stock !== 0).sort((a, b) => a.price - b.price);
   if (offer) return { ml: offer.packMl, price: offer.price };
   const product = products.find(({ id }) => id === productId);
