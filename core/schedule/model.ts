@@ -28,6 +28,8 @@ export type Activity = {
   readonly setUp?: SetUp;
   /** Same mix: sprayed side by side without a change-over; undefined: needs no booth. */
   readonly mix?: string;
+  /** Minutes to clear its tool before another mix is sprayed; absent: as the problem says. */
+  readonly clearing?: number;
   readonly notBefore?: Minute;
   readonly notBeforeWhy?: string;
   /** What hangs to dry once it has ended, and until when it cannot be touched. */
@@ -65,7 +67,7 @@ export type Problem = {
   readonly free: readonly FreeInterval[];
   readonly activities: readonly Activity[];
   readonly gaps: readonly Gap[];
-  /** Clean-up and set-up between two mixes in the booth, minutes. */
+  /** Clean-up and set-up between two mixes in the booth, minutes, where an activity has none of its own. */
   readonly changeover: number;
   /** Ovens and tubs, and what lies in them already; absent: one of each, empty. */
   readonly vessels?: { readonly counts: VesselCounts; readonly taken: readonly Load[] };

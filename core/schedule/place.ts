@@ -3,7 +3,7 @@ import { intersect } from './allowed.ts';
 import { Awaited, groupsOf } from './groups.ts';
 import { holdOf } from './holdText.ts';
 import type { Activity, Allowed, Gap, Placed, Problem, Schedule, Unplaced } from './model.ts';
-import { type Block, type Slot, Timeline } from './timeline.ts';
+import { type Block, longestClearing, type Slot, Timeline } from './timeline.ts';
 import { whyNot } from './whyNot.ts';
 
 /**
@@ -48,6 +48,7 @@ type Ranked = {
 class Placement {
   readonly #problem: Problem;
   readonly #timeline: Timeline;
+  readonly #reach: Minute;
   readonly #gapsTo = new Map<string, Gap[]>();
   readonly #placed = new Map<string, Placed>();
   readonly #unplaced: Unplaced[] = [];
@@ -55,6 +56,7 @@ class Placement {
   constructor(problem: Problem) {
     this.#problem = problem;
     this.#timeline = new Timeline(problem);
+    this.#reach = longestClearing(problem);
     for (const gap of problem.gaps) this.#gapsTo.set(gap.to, [...(this.#gapsTo.get(gap.to) ?? []), gap]);
   }
 
@@ -80,7 +82,7 @@ class Placement {
         if (!own) continue;
         const sooner = this.#ifCarriedOn(ranked, trial);
         if (sooner < ranked.rank) tried.set(other, { ...ranked, rank: sooner, start: trial.end, from: Math.min(ranked.from, trial.end) });
-        if (sooner < ranked.rank || overlaps(own, trial, this.#problem.changeover)) stale.add(other);
+        if (sooner < ranked.rank || overlaps(own, trial, this.#reach)) stale.add(other);
       }
       for (const freed of awaited.placed(group)) ready.add(freed);
     }
@@ -290,7 +292,7 @@ class Placement {
   }
 }
 
-function blockOf({ id, mix, setUp }: Activity, { start, end, across, spells, load }: Slot): Block {
+function blockOf({ id, mix, clearing, setUp }: Activity, { start, end, across, spells, load }: Slot): Block {
   return {
     id,
     start,
@@ -298,6 +300,7 @@ function blockOf({ id, mix, setUp }: Activity, { start, end, across, spells, loa
     ...(spells ? { spells } : {}),
     ...(load ? { load } : {}),
     ...(mix === undefined ? {} : { mix }),
+    ...(clearing === undefined ? {} : { clearing }),
     ...(setUp ? { batch: setUp.batch } : {}),
     ...(across ? { across } : {}),
   };

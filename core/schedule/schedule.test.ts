@@ -73,6 +73,17 @@ describe('placing', () => {
       expect(gap).toBeGreaterThanOrEqual(same ? 0 : 10);
     }
   });
+  it('gives each tool its own time to be cleared, before the other paint and not after it', () => {
+    const airbrush = act('airbrush', 10, { mix: 'red', clearing: 17 });
+    const can = act('can', 10, { mix: 'blue', clearing: 8 });
+    const apart = (first: Activity, second: Activity) => {
+      const result = solve([first, second], [wait(first.id, second.id, 0)]);
+      return (start(result, second.id) ?? 0) - (result.placed.get(first.id)?.end ?? 0);
+    };
+    expect([apart(airbrush, can), apart(can, airbrush)]).toEqual([17, 8]);
+    const beside = solve([airbrush, act('wash', 12), can], [wait('airbrush', 'wash', 0), wait('wash', 'can', 0)]);
+    expect((start(beside, 'can') ?? 0) - (beside.placed.get('wash')?.end ?? 0)).toBe(17);
+  });
   it('waits for the air and for a date', () => {
     const result = solve([
       act('spray', 10, { nextAir: (from) => Math.max(from, 2 * 1440 + 1) }),
@@ -105,18 +116,26 @@ describe('placing', () => {
           maxLength: 12,
         }),
         (made) => {
-          const activities = made.map(([minutes, , , mix], index) => act(`a${index}`, minutes, mix ? { mix: `m${mix}` } : {}));
+          const activities = made.map(([minutes, , , mix], index) =>
+            act(`a${index}`, minutes, mix ? { mix: `m${mix}`, clearing: 10 * mix } : {}),
+          );
           const gaps = made
             .slice(1)
             .flatMap(([, min, tight], index) =>
               index % 3 === 2 ? [] : [wait(`a${index}`, `a${index + 1}`, min, tight ? min + 60 : null, tight ? 3000 : undefined)],
             );
           const result = solve(activities, gaps);
+          const mixOf = (id: string) => made[Number(id.slice(1))][3];
           expect(result.placed.size + result.unplaced.length).toBe(activities.length);
           const placed = [...result.placed.values()].sort((a, b) => a.start - b.start);
           placed.forEach((one, index) => {
             expect(EVENINGS.some((span) => one.start >= span.from && one.end <= span.to + 1e-6)).toBe(true);
             if (index > 0) expect(one.start).toBeGreaterThanOrEqual(placed[index - 1].end - 1e-6);
+            const stay = EVENINGS.find((span) => one.start < span.to);
+            const own = mixOf(one.id);
+            const sprayed = placed.slice(0, index).findLast(({ id, start: at }) => mixOf(id) && at >= (stay?.from ?? 0));
+            if (own && sprayed && mixOf(sprayed.id) !== own)
+              expect(one.start - placed[index - 1].end).toBeGreaterThanOrEqual(10 * Number(mixOf(sprayed.id)) - 1e-6);
           });
           for (const gap of gaps) {
             const to = result.placed.get(gap.to);

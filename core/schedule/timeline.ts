@@ -8,6 +8,7 @@ export type Block = {
   readonly start: Minute;
   readonly end: Minute;
   readonly mix?: string;
+  readonly clearing?: number;
   readonly batch?: string;
   readonly spells?: readonly Spell[];
   readonly load?: Load;
@@ -33,18 +34,32 @@ type Wanted = { readonly minutes: number; readonly from: Minute; readonly latest
 
 const NOTHING_SPARED = { saved: 0, across: false } as const;
 
+/** The most that lies between two mixes, whichever tools they are sprayed with. */
+export function longestClearing({ changeover, activities }: Pick<Problem, 'changeover' | 'activities'>): Minute {
+  return activities.reduce((most, { clearing = 0 }) => Math.max(most, clearing), changeover);
+}
+
 /** What the person is doing, in order of time. One attended activity at a time; two mixes in the booth keep their distance. */
 export class Timeline {
   readonly #free: readonly FreeInterval[];
   readonly #changeover: number;
+  /** The longest that any tool takes to clear. */
+  readonly #reach: number;
   readonly #room: HangingRoom | null;
   readonly #vessels: Vessels;
   readonly #blocks: Block[] = [];
   readonly #gaps: (Minute | undefined)[] = [];
 
-  constructor({ free, changeover, drying, vessels }: Pick<Problem, 'free' | 'changeover' | 'drying' | 'vessels'>) {
+  constructor({
+    free,
+    changeover,
+    activities,
+    drying,
+    vessels,
+  }: Pick<Problem, 'free' | 'changeover' | 'activities' | 'drying' | 'vessels'>) {
     this.#free = free;
     this.#changeover = changeover;
+    this.#reach = longestClearing({ changeover, activities });
     this.#room = drying ? new HangingRoom(drying.places, drying.hanging) : null;
     this.#vessels = new Vessels(vessels?.counts ?? {}, vessels?.taken ?? []);
   }
@@ -155,6 +170,11 @@ export class Timeline {
     return null;
   }
 
+  /** Minutes to clear a tool of its paint before another mix. */
+  #clearing({ clearing }: { readonly clearing?: number }): Minute {
+    return clearing ?? this.#changeover;
+  }
+
   /** Set-up spared at a start: all of it right behind the same batch, some where the booth still holds its mix in this stay. */
   #spared({ setUp, mix }: Activity, start: Minute, stay: FreeInterval): Pick<Slot, 'saved' | 'across'> {
     if (!setUp) return NOTHING_SPARED;
@@ -168,16 +188,18 @@ export class Timeline {
   }
 
   #clash(activity: Activity, start: Minute, end: Minute, stay: FreeInterval): Clash | null {
-    const reach = this.#changeover;
+    const reach = this.#reach;
+    const own = this.#clearing(activity);
     // Blocks never overlap: only what ends within reach of the start can be in the way.
     let first = this.#firstAfter(start);
     while (first > 0 && this.#blocks[first - 1].end + reach > start) first--;
     for (let i = first; i < this.#blocks.length; i++) {
       const block = this.#blocks[i];
       if (block.start >= end + reach) return this.#comesBetween(activity, i, stay);
-      const distance = activity.mix !== undefined && block.mix !== undefined && block.mix !== activity.mix ? reach : 0;
-      if (block.end + distance > start + 1e-9 && block.start < end + distance - 1e-9) {
-        return { id: block.id, freeAt: block.end + distance, mixing: distance > 0 && (block.end <= start || block.start >= end) };
+      const other = activity.mix !== undefined && block.mix !== undefined && block.mix !== activity.mix;
+      const [before, after] = other ? [this.#clearing(block), own] : [0, 0];
+      if (block.end + before > start + 1e-9 && block.start < end + after - 1e-9) {
+        return { id: block.id, freeAt: block.end + before, mixing: other && (block.end <= start || block.start >= end) };
       }
     }
     return null;
@@ -187,18 +209,20 @@ export class Timeline {
    * Clearing the nozzle and taking up another paint is work of the same person: nothing else is done in those minutes, right before
    * the first coat of the other mix.
    */
-  #changing({ mix }: Activity, start: Minute, end: Minute, stay: FreeInterval): Clash | null {
+  #changing(activity: Activity, start: Minute, end: Minute, stay: FreeInterval): Clash | null {
+    const { mix } = activity;
     const next = this.#firstAfter(start);
     const own = this.#sprayedBefore(next, stay);
     const before = this.#blocks[next - 1];
-    if (mix !== undefined && own && own.mix !== mix && before.end + this.#changeover > start + 1e-9)
-      return { id: own.id, freeAt: before.end + this.#changeover, mixing: true };
+    const cleared = own ? before.end + this.#clearing(own) : 0;
+    if (mix !== undefined && own && own.mix !== mix && cleared > start + 1e-9) return { id: own.id, freeAt: cleared, mixing: true };
     const last = mix ?? own?.mix;
+    const clearing = this.#clearing(mix === undefined ? (own ?? {}) : activity);
     const sprayed = last === undefined ? -1 : this.#sprayedAfter(next, stay);
     const other = this.#blocks[sprayed];
     if (!other || other.mix === last) return null;
     const until = sprayed === next ? end : this.#blocks[sprayed - 1].end;
-    return until > other.start - this.#changeover + 1e-9 ? { id: other.id, freeAt: other.end, mixing: true } : null;
+    return until > other.start - clearing + 1e-9 ? { id: other.id, freeAt: other.end, mixing: true } : null;
   }
 
   /** The last block of a stay before a place in the line that uses the booth. */
@@ -218,7 +242,7 @@ export class Timeline {
   #comesBetween({ mix }: Activity, from: number, stay: FreeInterval): Clash | null {
     if (mix === undefined) return null;
     const next = this.#blocks[this.#sprayedAfter(from, stay)];
-    return next?.across && next.mix !== mix ? { id: next.id, freeAt: next.end + this.#changeover, mixing: true } : null;
+    return next?.across && next.mix !== mix ? { id: next.id, freeAt: next.end + this.#clearing(next), mixing: true } : null;
   }
 
   #freeIndex(at: Minute): number {

@@ -1,6 +1,6 @@
 import { NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import { airAt, airVerdict, familyDrying, sprayRange } from '#core/drying/index';
-import { WORK_STAGES } from '#core/facts/index';
+import { type Hand, WORK_STAGES } from '#core/facts/index';
 import { busyTime, freeIntervals } from '#core/schedule/index';
 import { lastAwaited } from '#core/survey/index';
 import { toMinute } from '#core/units/index';
@@ -8,7 +8,8 @@ import { broken, partsWithSteps, type PlacedStep, TOLERANCE, type Verified, type
 
 /** Rules of the clock and the calendar: one person, free hours, one paint in the booth, right air, nothing before it is here. */
 
-const CHANGEOVER_MINUTES = 8;
+/** Five minutes for the other paint, and those to clean what the one before was laid with. */
+const CHANGING: Readonly<Record<Hand, number>> = { aerosol: 8, airbrush: 17, gun: 25, brush: 8 };
 
 export function hourViolations({ plan, facts, steps }: Verified): Violation[] {
   const usual = freeIntervals(facts.workshop[0], plan.now, { busy: busyTime(facts) });
@@ -35,7 +36,7 @@ export function orderViolations(verified: Verified): Violation[] {
     const sameStay = sprayed && stayOf(sprayed) === stayOf(step);
     const changed = step.coat && sameStay && sprayed.coat?.mix !== step.coat.mix;
     const between = worked ? step.placed.start - worked.placed.end : Number.POSITIVE_INFINITY;
-    const rushed = changed && between < CHANGEOVER_MINUTES - TOLERANCE;
+    const rushed = changed && between < CHANGING[sprayed.coat?.hand ?? 'aerosol'] - TOLERANCE;
     return [
       ...(rushed ? [broken('booth', step, `only ${between.toFixed(1)} min to change the paint`)] : []),
       ...setUpViolation(step, sameStay ? sprayed : undefined, worked),

@@ -1,6 +1,6 @@
 import { NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import type { Conditions } from '#core/drying/index';
-import type { WarmBy, Workshop } from '#core/facts/index';
+import type { Hand, WarmBy, Workshop } from '#core/facts/index';
 import {
   type Activity,
   benchIntervals,
@@ -30,8 +30,10 @@ import { WarmHours } from './warmHours.ts';
 import { neededMoment, pressure } from './urgency.ts';
 import { judgeFor } from './worth.ts';
 
-/** Clean-up and set-up between two paints in the booth (BRIEF §12). */
-const CHANGEOVER_MINUTES = 8;
+/** To take up another paint, and to clean what the one before was laid with (BRIEF §12; a brush as a can). */
+const CHANGE_MINUTES = 5;
+const CLEAN_UP_MINUTES: Readonly<Record<Hand, Minute>> = { aerosol: 3, airbrush: 12, gun: 20, brush: 3 };
+const CHANGEOVER_MINUTES = CHANGE_MINUTES + CLEAN_UP_MINUTES.aerosol;
 
 /** A first schedule of the steps, and what is needed to make it better. */
 export type Placing = {
@@ -89,6 +91,7 @@ function placedBy(
       id: step.id,
       minutes: step.minutes,
       mix: step.coat?.mix,
+      ...(step.coat ? { clearing: CHANGE_MINUTES + CLEAN_UP_MINUTES[step.coat.hand] } : {}),
       ...setUpOf(step),
       ...(hangers ? hangers.of(step) : {}),
       ...vesselOf(step, context),
