@@ -134,7 +134,10 @@ const filmsMs = timed(5, () => {
   }
 });
 rows.push({ what: 'buying, 20 needs of 8 products in 3 shops', figure: await buyingFigures({ needs: 20, products: 8, shops: 3 }, 20) });
-rows.push({ what: 'buying, 60 needs of 20 products in 6 shops, stopped within 5 s', figure: await buyingFigures(LARGE.size, LARGE.seconds) });
+rows.push({
+  what: 'buying, 60 needs of 20 products in 6 shops, stopped within 5 s',
+  figure: await buyingFigures(LARGE.size, LARGE.seconds),
+});
 rows.push({ what: 'paint of the demo', figure: await togetherFigures(read.value.facts, now, conditions) });
 
 rows.push({ what: 'a year of hourly air and 500 films', figure: `${filmsMs.toFixed(0)} ms` });

@@ -83,7 +83,7 @@ export function batchMl(ml: number): number {
   return (ml + NOZZLE_ML) / (1 - CAN_RESIDUE);
 }
 
-/** Set-up before the first coat of a batch, and before each that follows with the same mix (BRIEF §12). */
+/** Usual set-up before the first coat of a batch, and before each that follows with the same mix (BRIEF §12). */
 export const SPRAY_SETUP_MINUTES = 10;
 export const NEXT_COAT_SETUP_MINUTES = 2;
 

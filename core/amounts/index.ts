@@ -20,3 +20,4 @@ export {
   sweepsMl,
   sweepsOf,
 } from './coatAmount.ts';
+export { type BenchMinutes, benchMinutes } from './benchMinutes.ts';

@@ -31,6 +31,8 @@ export const busyCalendarSchema = z.strictObject({
 });
 export type BusyCalendar = z.infer<typeof busyCalendarSchema>;
 
+const benchMinutesSchema = z.int('Minutes are whole.').min(0, 'Minutes are 0 or more.').max(120, 'More than two hours: check it.');
+
 export const workshopSchema = z.strictObject({
   id: z.literal('workshop'),
   name: nameSchema,
@@ -53,6 +55,15 @@ export const workshopSchema = z.strictObject({
   goal: z.enum(['soonest', 'fewest-sessions', 'calmest']).optional(),
   /** A stay at the bench is never longer than this, minutes: heat and stamina; absent: as long as the hours. */
   longestStay: z.int('Minutes are whole.').min(15, 'A stay has at least 15 minutes.').max(1440).optional(),
+  /** Minutes at spraying as this person takes them; what is absent takes the usual ones. */
+  benchMinutes: z
+    .strictObject({
+      setUp: benchMinutesSchema.optional(),
+      /** To take up another paint, once the tool is clean. */
+      change: benchMinutesSchema.optional(),
+      cleanUp: z.partialRecord(handSchema, benchMinutesSchema).optional(),
+    })
+    .optional(),
   /** Hours in which nothing that is loud may run: blasting, a compressor. */
   quietHours: z.array(quietSchema).max(20).optional(),
   hands: z.array(handSchema).min(1, 'Say what you spray or brush with.'),

@@ -75,6 +75,8 @@ describe('files of earlier versions', () => {
     }
   });
 
+  it('of version 7: nothing is another', () => expect(read(frozen(7)).facts).toEqual(JSON.parse(frozen(7)).facts));
+
   it('of version 6: the budget of each piece is a budget by itself', () => {
     const old = JSON.parse(frozen(6)).facts as { pieces: { id: string; budget?: number }[] };
     const held = old.pieces.filter(({ budget }) => budget !== undefined);

@@ -1,6 +1,6 @@
-import { NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
+import { benchMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import type { Conditions } from '#core/drying/index';
-import type { Hand, WarmBy, Workshop } from '#core/facts/index';
+import type { WarmBy, Workshop } from '#core/facts/index';
 import {
   type Activity,
   benchIntervals,
@@ -29,11 +29,6 @@ import { vesselOf, vesselsOf } from './vessels.ts';
 import { WarmHours } from './warmHours.ts';
 import { neededMoment, pressure } from './urgency.ts';
 import { judgeFor } from './worth.ts';
-
-/** To take up another paint, and to clean what the one before was laid with (BRIEF §12; a brush as a can). */
-const CHANGE_MINUTES = 5;
-const CLEAN_UP_MINUTES: Readonly<Record<Hand, Minute>> = { aerosol: 3, airbrush: 12, gun: 20, brush: 3 };
-const CHANGEOVER_MINUTES = CHANGE_MINUTES + CLEAN_UP_MINUTES.aerosol;
 
 /** A first schedule of the steps, and what is needed to make it better. */
 export type Placing = {
@@ -74,6 +69,7 @@ function placedBy(
   turns: Turns,
 ): Placing {
   const { now, workshop, history, facts, clocks } = context;
+  const bench = benchMinutes(workshop);
   const live = steps.filter((step) => step.stopped === undefined);
   const ids = new Set(live.map((step) => step.id));
   const agreed = agreedStarts(live, facts, now);
@@ -91,7 +87,7 @@ function placedBy(
       id: step.id,
       minutes: step.minutes,
       mix: step.coat?.mix,
-      ...(step.coat ? { clearing: CHANGE_MINUTES + CLEAN_UP_MINUTES[step.coat.hand] } : {}),
+      ...(step.coat ? { clearing: bench.change + bench.cleanUp[step.coat.hand] } : {}),
       ...setUpOf(step),
       ...(hangers ? hangers.of(step) : {}),
       ...vesselOf(step, context),
@@ -108,7 +104,7 @@ function placedBy(
     free: benchIntervals(free, now),
     activities,
     gaps: usable,
-    changeover: CHANGEOVER_MINUTES,
+    changeover: bench.change + bench.cleanUp.aerosol,
     ...dryingOf(workshop, facts.pieces, laid, now),
     ...vesselsOf(live, context),
   };

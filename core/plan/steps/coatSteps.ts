@@ -1,12 +1,4 @@
-import {
-  type BoothLoads,
-  boothLoads,
-  coatAmount,
-  coatMinutes,
-  NEXT_COAT_SETUP_MINUTES,
-  paintIn,
-  SPRAY_SETUP_MINUTES,
-} from '#core/amounts/index';
+import { type BoothLoads, boothLoads, coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, benchMinutes } from '#core/amounts/index';
 import { flatRefused, type ResolvedLayer, WEIGHT_OF } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { FasteningKind, Hold, Layer, Part, Weight } from '#core/facts/index';
@@ -146,6 +138,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
     holds: amount.holds,
     boothShare: booth.share,
   };
+  const { setUp } = benchMinutes(workshop);
   return {
     stage: 'coat' as const,
     layerIndex: index,
@@ -160,7 +153,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
       (mist ? MIST_MINUTES : 0) +
       booth.minutes +
       (first && layer.turned ? FLIP_MINUTES * part.copies : 0),
-    setup: first ? SPRAY_SETUP_MINUTES : NEXT_COAT_SETUP_MINUTES,
+    setup: first ? setUp : Math.min(setUp, NEXT_COAT_SETUP_MINUTES),
     scuffMinutes: 3 + workMinutes(SCUFF_AT_100CM2, size),
     detail: [
       ...(first && layer.turned ? ['turn it over'] : []),

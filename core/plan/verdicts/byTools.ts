@@ -1,4 +1,4 @@
-import { batchMl, coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
+import { batchMl, benchMinutes, coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES, paintIn } from '#core/amounts/index';
 import { usualCost } from '#core/buying/index';
 import { filmOfCoat, normalCoats, resolveLayer } from '#core/coats/index';
 import type { Facts, Hand, Layer, Part } from '#core/facts/index';
@@ -21,13 +21,12 @@ export type ByTool = {
   readonly holds: 'film' | 'sweeps';
 };
 
-/** Minutes to clear a tool after a batch (BRIEF §12); a brush is rinsed. */
-const CLEAN_UP_MINUTES: Readonly<Record<Hand, number>> = { aerosol: 3, airbrush: 12, gun: 20, brush: 5 };
 const HANDS: readonly Hand[] = ['aerosol', 'airbrush', 'gun', 'brush'];
 
 /** @param part with its zones divided */
 export function byTools(layer: Layer, part: Part, facts: Facts): ByTool[] {
   const now = resolveLayer(layer, facts);
+  const { setUp, cleanUp } = benchMinutes(facts.workshop[0] ?? {});
   const zoneIds = layer.covers === 'all' ? part.zones.map(({ id }) => id) : layer.covers;
   const faces = facesToPaint(part, zoneIds);
   return HANDS.map((hand) => {
@@ -43,8 +42,8 @@ export function byTools(layer: Layer, part: Part, facts: Facts): ByTool[] {
       mlPerCoat,
       ml: paintMl,
       minor: usualCost({ product: same ? now.product : undefined, family: now.family, role: now.role, hand }, paintMl),
-      minutes: Math.round(SPRAY_SETUP_MINUTES + (layer.coats - 1) * NEXT_COAT_SETUP_MINUTES + laying),
-      cleanUpMinutes: CLEAN_UP_MINUTES[hand],
+      minutes: Math.round(setUp + (layer.coats - 1) * NEXT_COAT_SETUP_MINUTES + laying),
+      cleanUpMinutes: cleanUp[hand],
       filmUm: film.filmUm,
       holds,
     };

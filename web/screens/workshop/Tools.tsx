@@ -4,6 +4,7 @@ import { usePlan } from '../../app/PlanContext.tsx';
 import { useSaving } from '../../app/useFacts.ts';
 import { HAND_NAMES } from '../../views/handNames.ts';
 import { Chips } from '../../views/Chips.tsx';
+import { BenchMinutes } from './BenchMinutes.tsx';
 import { Sizes } from './Sizes.tsx';
 
 const TUBS = ['1', '2', '3', '4'];
@@ -43,6 +44,7 @@ export function Tools() {
           {problem}
         </p>
       )}
+      <BenchMinutes />
       <Sizes
         title="Largest tub, inside"
         sides={{ longMm: 'long', wideMm: 'wide', deepMm: 'deep' }}
