@@ -59,6 +59,25 @@ describe('packs of what is wanted bit by bit', () => {
   it('serve the first portion first, however far they come from', () => {
     const far = pack(9, 400);
     expect(neededDates([{ pack: far, count: 1 }], portions).get(far)).toBe(100);
+    const small = pack(2, 25);
+    expect(
+      neededDates(
+        [
+          { pack: small, count: 1 },
+          { pack: far, count: 1 },
+        ],
+        portions,
+      ).get(far),
+    ).toBe(100);
+    expect(
+      neededDates(
+        [
+          { pack: small, count: 2 },
+          { pack: far, count: 1 },
+        ],
+        portions,
+      ).get(far),
+    ).toBe(900);
     const more = pack(12, 400);
     expect(
       neededDates(

@@ -53,6 +53,26 @@ describe('paint nobody noted buying', () => {
     expect(paid(own).bell).toBe(2 * product.typicalPrice);
     expect(usableMl(shelfCans(own), productId, 0)).toBeCloseTo(2 * product.typicalMl - 590, 6);
   });
+  it('leaves a rest in each can: what will not come out is no paint', () => {
+    const cansFor = (ml: number) => shelfCans(facts([sprayed('one', 'bell', ml, 90)])).length;
+    expect([379, 381, 759, 761].map(cansFor)).toEqual([1, 2, 2, 3]);
+    expect(unnotedPaint(facts(two), two)[0].leftMl).toBeCloseTo(0.95 * product.typicalMl - 45, 6);
+  });
+  it('is paid by each piece on the day it was first sprayed from it', () => {
+    const days = Object.fromEntries(outside(facts(two)).map(({ pieceId, at }) => [pieceId, NOW - at]));
+    expect(days).toEqual({ bell: 90, gong: 50 });
+  });
+  it('counts paint from the can alone: not what was mixed in for that coat, nor what its label says is', () => {
+    const left = (own: Facts) => product.typicalMl - shelfCans(own)[0].leftMl;
+    const base = (sprayed('one', 'bell', 30, 90) as { coat: object }).coat;
+    const thinned = { coat: { ...base, ml: 30, hand: 'airbrush', ratio: { reducer: 1, hardener: 0.5 } } };
+    expect(left(facts([sprayed('one', 'bell', 30, 90, thinned)]))).toBeCloseTo(30 / 2.5, 6);
+    const sheets = shelf.sheets.map((sheet) =>
+      sheet.id === product.sheetId ? { ...sheet, label: { thinning: { usual: 2 } } } : sheet,
+    ) as Facts['sheets'];
+    const byLabel = { coat: { ...base, ml: 30, hand: 'airbrush' } };
+    expect(left(facts([sprayed('one', 'bell', 30, 90, byLabel)], { sheets }))).toBeCloseTo(10, 6);
+  });
   it('is nothing where a can of it was entered or bought, before or after', () => {
     const can = { ...shelf.cans[0], id: 'mine', productId, leftAt: toIso(NOW) };
     expect(outside(facts(two, { cans: [can] }))).toEqual([]);
@@ -100,6 +120,11 @@ describe('paint nobody noted buying', () => {
     expect(left.get('own')).toBeCloseTo(15, 6);
     expect(new Set(shelfCans(all).map(({ id }) => id)).size).toBe(3);
     expect(outside({ ...all, events: [mixed] })).toEqual([]);
+    // Sprayed by itself before that: the can it came out of is the one the cup was poured from.
+    const before = facts([mixed, from('one', 'bell', 20), sprayed('early', 'bell', 5, 200)], {
+      products: [...shelf.products, second, own],
+    });
+    expect(shelfCans(before).find((can) => can.productId === productId)?.id).toBe('early-0');
   });
   it('stands on no shelf where it is no product yet, and is paid all the same', () => {
     const own = facts([
