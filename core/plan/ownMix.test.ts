@@ -95,6 +95,14 @@ describe('what an own mix lacks', () => {
     expect(some).toBeGreaterThan(0);
     expect(none - some).toBeCloseTo((25 - 0.05 * 400) / 0.95, 6);
   });
+  it('holds up only the coats that what is here does not reach', () => {
+    const held = (left: number) =>
+      planned(bench({ white: 0.05 * 400 + left, blue: 300 })).steps.filter(
+        (step) => step.coat?.mix === 'sky' && step.notBeforeWhy === 'white must be bought first',
+      ).length;
+    const aCoat = planned(bench({ white: 300, blue: 300 })).steps.find((step) => step.coat?.mix === 'sky')?.coat?.paintMl ?? 0;
+    expect([0, 1, 2, 3, 4].map((coats) => held(0.75 * aCoat * (coats + 0.1)))).toEqual([4, 3, 2, 1, 0]);
+  });
   it('goes through a mix of mixes, and two that are made of each other end', () => {
     const pale: Product = {
       ...paint('pale', '#c0d0e0'),
@@ -134,6 +142,10 @@ describe('a mix is poured', () => {
     expect(pour.ml).toBeGreaterThanOrEqual(needsOf(facts).get('sky')?.toMixMl ?? 0);
     for (const { ml } of pour.parts) expect(Math.round(ml * 20) / 20).toBeCloseTo(ml, 9);
     expect(pour.text).toMatch(/^mix [\d.]+ mL first, for all 2 pieces: white [\d.]+ mL and blue [\d.]+ mL/);
+  });
+  it('for one piece says so: nothing of all pieces', () => {
+    const [bell] = bench({}).pieces;
+    expect(pours(bench({ white: 300, blue: 300 }, { pieces: [bell] }))[0].text).toMatch(/^mix [\d.]+ mL first: white/);
   });
   it('where a jar runs dry, before the coat it does not reach', () => {
     const all = needsOf(bench({ white: 300, blue: 300 })).get('sky')?.neededMl ?? 0;
@@ -187,6 +199,17 @@ describe('an own mix instead of a can filled for it', () => {
     const laid = then.steps.find(({ coat: laying }) => laying?.mix.startsWith('mix-of'))?.coat;
     expect(colourDifference(laid?.lab ?? BLUE.lab, wanted.wanted?.lab ?? WHITE.lab)).toBeLessThan(2);
     expect(laid?.hand).toBe('airbrush');
+  });
+  it.each<[string, Partial<Sheet>, Partial<Product>]>([
+    ['glitters', {}, { flake: 'metallic' }],
+    ['comes out of spray cans', { hand: 'aerosol', form: 'aerosol' }, {}],
+    ['dries in another sheen', { label: { gloss: 4 } }, {}],
+    ['is a mix itself', {}, { mix: { parts: [{ productId: 'white', ml: 1 }] } }],
+  ])('is not mixed with what %s', async (_what, ofSheet, ofPaint) => {
+    const own = facts({ white: 300, blue: 300 });
+    const sheets = [...own.sheets, { ...sheet, ...ofSheet, id: 'odd' }];
+    const products = own.products.map((each) => (each.id === 'blue' ? { ...each, sheetId: 'odd', ...ofPaint } : each));
+    expect(mixing(await ways({ ...own, sheets, products }))).toBeUndefined();
   });
   it('is not, where the shelf has too little, the colour is out of reach, glitters or is on already', async () => {
     expect(mixing(await ways(facts({ white: 300, blue: 21 })))).toBeUndefined();
