@@ -125,12 +125,7 @@ describe('a can bought for several pieces', () => {
   const facts = workshop({
     events: [
       {
-        id: 'e',
-        at: toIso(NOW - 5),
-        kind: 'bought',
-        productId: shelf.products[0].id,
-        packMl: 400,
-        count: 1,
+        ...BOUGHT,
         paid,
         shares: [
           { pieceId: 'a', paid: 476 },
