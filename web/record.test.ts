@@ -37,6 +37,14 @@ describe('the record', () => {
     expect(others).toEqual([]);
     expect([entry.event.id, entry.at, entry.undone]).toEqual(['coat', NOW - 700, false]);
   });
+  it('says what it took on the entry it is about, and keeps it where it was entered', () => {
+    const worked = done('wash', 30) as Extract<LogEvent, { kind: 'done' }>;
+    const events: LogEvent[] = [
+      worked,
+      { id: 'm', at: toIso(NOW - 5), kind: 'amend', amends: worked.id, to: toIso(NOW - 60), minutes: 17 },
+    ];
+    expect(entriesOf(events)).toEqual([{ event: { ...worked, minutes: 17 }, at: NOW - 60, undone: false }]);
+  });
   it('keeps what was taken back, and says so; taking that back brings it again', () => {
     const undo = (id: string, undoes: string, ago: number): LogEvent => ({ id, at: toIso(NOW - ago), kind: 'undo', undoes });
     const events = [note('coat', 10), undo('u1', 'coat', 5)];

@@ -38,6 +38,9 @@ export const laidCoatSchema = z.strictObject({
 });
 export type LaidCoat = z.infer<typeof laidCoatSchema>;
 
+/** What a step really took, minutes. */
+const tookSchema = z.number('Type minutes.').min(0, 'Minutes are 0 or more.').max(2000, 'Over 33 hours: type what the work itself took.');
+
 export const doneSchema = z.strictObject({
   ...head,
   kind: z.literal('done'),
@@ -48,7 +51,7 @@ export const doneSchema = z.strictObject({
   coat: laidCoatSchema.optional(),
   method: stripMethodSchema.optional(),
   grit: z.int().min(60).max(5000).optional(),
-  minutes: z.number().min(0).max(2000).optional(),
+  minutes: tookSchema.optional(),
   /** Minutes the plan had given it: what the log learns from. */
   expected: z.number().min(0).max(1_000_000).optional(),
   /** What it used up beside paint, as planned. */
@@ -245,8 +248,8 @@ export const eventSchema = z.discriminatedUnion('kind', [
   }),
   /** What a corner cleaned first has shown of a piece that is preserved: go on, or leave it as it is. */
   z.strictObject({ ...head, kind: z.literal('corner'), pieceId: idSchema, outcome: z.enum(['go-on', 'leave']) }),
-  /** An entry of the log happened at another time: the entry stays, this is what counts. */
-  z.strictObject({ ...head, kind: z.literal('amend'), amends: idSchema, to: momentSchema }),
+  /** An entry of the log happened at another time, or took so many minutes: the entry stays, this is what counts. */
+  z.strictObject({ ...head, kind: z.literal('amend'), amends: idSchema, to: momentSchema, minutes: tookSchema.optional() }),
   /** A row of stock counted again. */
   z.strictObject({ ...head, kind: z.literal('counted'), stockId: idSchema, left: z.number().min(0).max(100_000) }),
   z.strictObject({ ...head, kind: z.literal('weighed'), canId: canIdSchema, leftMl: z.number().min(0).max(20_000) }),
@@ -282,18 +285,25 @@ function standingOf(events: readonly LogEvent[]): LogEvent[] {
     if (!undone.has(undo.id)) undone.add(undo.undoes);
   }
   const standing = events.filter((event) => event.kind !== 'undo' && !undone.has(event.id));
-  const amended = new Map(
-    standing
-      .flatMap((event) => (event.kind === 'amend' ? [[event.amends, event] as const] : []))
-      .sort(([, a], [, b]) => (a.at < b.at ? -1 : 1)),
-  );
+  const amended = amendments(standing);
   return standing
     .filter((event) => event.kind !== 'amend')
     .map((event) => {
-      const to = amended.get(event.id)?.to;
-      return to === undefined ? event : { ...event, at: to };
+      const own = amended.get(event.id);
+      if (!own) return event;
+      return { ...event, at: own.to, ...(event.kind === 'done' && own.minutes !== undefined ? { minutes: own.minutes } : {}) };
     })
     .map((event) => ({ event, at: Date.parse(event.at) }))
     .sort((a, b) => a.at - b.at)
     .map(({ event }) => event);
+}
+
+type Amended = { readonly to: string; readonly minutes: number | undefined };
+
+/** What counts of each entry that was put right: its last time, and the last minutes that were said. */
+function amendments(events: readonly LogEvent[]): ReadonlyMap<string, Amended> {
+  const amended = new Map<string, Amended>();
+  const inOrder = events.flatMap((event) => (event.kind === 'amend' ? [event] : [])).sort((a, b) => (a.at < b.at ? -1 : 1));
+  for (const { amends, to, minutes } of inOrder) amended.set(amends, { to, minutes: minutes ?? amended.get(amends)?.minutes });
+  return amended;
 }

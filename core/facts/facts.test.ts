@@ -84,6 +84,36 @@ describe('workshop file', () => {
   });
 });
 
+describe('an entry put right', () => {
+  const wash: LogEvent = {
+    id: 'w',
+    at: '2026-12-01T10:00:00Z',
+    kind: 'done',
+    pieceId: 'bell',
+    stepKeys: ['bell.body.wash.-.1'],
+    on: [{ partId: 'body', zoneIds: ['all'] }],
+  };
+  const amend = (id: string, at: string, more: object): LogEvent => ({
+    id,
+    at: `2026-12-01T${at}:00Z`,
+    kind: 'amend',
+    amends: 'w',
+    to: wash.at,
+    ...more,
+  });
+  it('counts with its last time and the last minutes said, whichever of them was said last', () => {
+    const events = [
+      wash,
+      amend('a', '11:00', { minutes: 40 }),
+      amend('b', '12:00', { minutes: 25 }),
+      amend('c', '13:00', { to: '2026-12-01T09:00:00Z' }),
+    ];
+    expect(standingEvents(events)).toEqual([{ ...wash, at: '2026-12-01T09:00:00Z', minutes: 25 }]);
+    const undone: LogEvent = { id: 'u', at: '2026-12-01T14:00:00Z', kind: 'undo', undoes: 'b' };
+    expect(standingEvents([...events, undone])).toMatchObject([{ minutes: 40 }]);
+  });
+});
+
 describe('what is missing or of another kind', () => {
   const without = (change: (file: { facts: Record<string, unknown> }) => void) =>
     changed((file) => change(file as unknown as { facts: Record<string, unknown> }));

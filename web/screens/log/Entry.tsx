@@ -8,7 +8,7 @@ import { newId } from '../../app/newId.ts';
 import { useWords } from '../../app/useWords.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { TookField } from '../../views/TookField.tsx';
-import { readMinutes, withMinutes } from '../bench/minutesTook.ts';
+import { readMinutes } from '../bench/minutesTook.ts';
 import { PaintStrip } from '../../views/paint.tsx';
 
 import { entryText, type LogEntry } from '#core/log/index';
@@ -64,14 +64,13 @@ export function Entry({ entry: { event, at, undone } }: { entry: LogEntry }) {
   );
 }
 
-/** How long the work took: the entry is taken back and written again with its minutes, at the moment it counts for. */
+/** How long the work took: said of the entry, which stays as it is. */
 function Took({ event, at, onClose }: { event: DoneEvent; at: number; onClose: () => void }) {
   const [typed, setTyped] = useState(event.minutes === undefined ? '' : String(event.minutes));
   const { minutes, problem } = readMinutes(typed);
   const keep = () => {
     if (minutes === null) return;
-    const undo: LogEvent = { id: newId(), at: toIso(nowMinute()), kind: 'undo', undoes: event.id };
-    void logEvents([undo, ...withMinutes([{ ...event, id: newId(), at: toIso(at) }], minutes)]);
+    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'amend', amends: event.id, to: toIso(at), minutes }]);
     onClose();
   };
   return (
