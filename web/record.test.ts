@@ -4,7 +4,7 @@ import { planView } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { doneEvents } from '#core/plan/index';
-import { readMinutes, seemsToHaveTaken, withMinutes } from './screens/bench/minutesTook.ts';
+import { readMinutes, seemsToHaveTaken, withMinutes } from '#core/plan/index';
 import { partedEvents } from './screens/bench/partedEvents.ts';
 import { onTheirGrounds } from './screens/job-sheet/coats/onTheirGrounds.ts';
 import { SECTION_NAMES } from './screens/job-sheet/sectionNames.ts';

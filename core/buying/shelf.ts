@@ -1,7 +1,7 @@
 import { detailMl } from '#core/amounts/index';
 import { type Can, type EventOf, type Facts, type Family, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, noonOf, toMinute } from '#core/units/index';
-import { entryOfCan, mlOf, unnotedPaint } from './unnoted.ts';
+import { cansCameBy, mlOf, unnotedPaint } from './unnoted.ts';
 
 /** A can with what is left in it now: as entered or weighed, less what was sprayed since. */
 export type ShelfCan = {
@@ -83,8 +83,8 @@ function cansOf(facts: Facts, standing: readonly LogEvent[]): Can[] {
   const made = [...standing.flatMap(madeBy), ...unnotedPaint(facts, standing).flatMap(({ cans }) => cans)];
   const known = new Set(facts.cans.map(({ id }) => id));
   const stands = new Set(made.map(({ id }) => id));
-  const events = new Set(facts.events.map(({ id }) => id));
-  return [...facts.cans.filter(({ id }) => stands.has(id) || !events.has(entryOfCan(id))), ...made.filter(({ id }) => !known.has(id))];
+  const cameBy = cansCameBy(facts.events);
+  return [...facts.cans.filter((can) => stands.has(can.id) || !cameBy(can)), ...made.filter(({ id }) => !known.has(id))];
 }
 
 function madeBy(event: LogEvent): Can[] {

@@ -126,6 +126,19 @@ describe('paint nobody noted buying', () => {
     });
     expect(shelfCans(before).find((can) => can.productId === productId)?.id).toBe('early-0');
   });
+  it('takes no can away whose id only looks like that of an entry', () => {
+    const mine = { ...shelf.cans[0], id: 'one-0', productId: 'another', leftAt: toIso(NOW - 999) };
+    expect(shelfCans(facts(two, { cans: [mine] })).map(({ productId: of }) => of)).toContain('another');
+    const wait: LogEvent = {
+      id: 'w',
+      at: toIso(NOW),
+      kind: 'wait',
+      pieceId: 'bell',
+      stepKeys: ['bell.body.wash.-.1'],
+      until: toIso(NOW + 9),
+    };
+    expect(shelfCans(facts([wait], { cans: [{ ...mine, id: 'w-1' }] }))).toHaveLength(1);
+  });
   it('stands on no shelf where it is no product yet, and is paid all the same', () => {
     const own = facts([
       sprayed('one', 'bell', 30, 90, {

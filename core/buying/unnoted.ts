@@ -44,9 +44,9 @@ function keyOf({ productId, family, role, name }: LaidCoat): string {
 }
 
 function reckoned(facts: Facts, standing: readonly LogEvent[]): UnnotedPaint[] {
-  const events = new Set(facts.events.map(({ id }) => id));
+  const cameBy = cansCameBy(facts.events);
   // Such a can of which more was said is still one that nobody noted buying; jars and bought ones are told by their entries.
-  const entered = facts.cans.filter(({ id }) => !events.has(entryOfCan(id)));
+  const entered = facts.cans.filter((can) => !cameBy(can));
   const owned = new Set([
     ...entered.map(({ productId }) => productId),
     ...standing.flatMap((event) => (event.kind === 'bought' || event.kind === 'mixed' ? [event.productId] : [])),
@@ -123,9 +123,16 @@ function paintOf(key: string, takings: readonly Taking[], facts: Facts): Unnoted
   };
 }
 
-/** The entry that a can came by: bought, mixed, or first sprayed from; its own id where it was entered. */
-export function entryOfCan(canId: string): string {
-  return canId.replace(/-(p\d)?\d+$/, '');
+/** Whether a can came by an entry of the log, bought, mixed or first sprayed from, and was not entered by itself. */
+export function cansCameBy(events: readonly LogEvent[]): (can: Pick<Can, 'id' | 'productId'>) => boolean {
+  const byId = new Map(events.map((event) => [event.id, event]));
+  return ({ id, productId }) => {
+    // An id may look so by chance: the entry must be of the same paint too.
+    const event = byId.get(id.replace(/-(p\d)?\d+$/, ''));
+    if (event?.kind === 'done') return event.coat?.productId === productId;
+    if (event?.kind === 'mixed') return event.productId === productId || event.parts.some((part) => part.productId === productId);
+    return event?.kind === 'bought' && event.productId === productId;
+  };
 }
 
 /** The cheapest pack that a shop has of it, else its usual one. */

@@ -135,10 +135,12 @@ export function filmTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   known.byLabel.set(film.label, times);
   const { family, placeId, firstCoatEnd, lastCoatEnd, coatRatio, filmRatio, learned } = film;
   const key = `${family} ${placeId} ${firstCoatEnd} ${lastCoatEnd} ${coatRatio} ${filmRatio} ${learned}`;
-  const own = times.get(key) ?? reckonedTimes(film, clocks);
-  if (!times.has(key)) known.size++;
-  times.set(key, own);
-  return own;
+  const own = times.get(key);
+  if (own) return own;
+  const reckoned = reckonedTimes(film, clocks);
+  times.set(key, reckoned);
+  known.size++;
+  return reckoned;
 }
 
 function reckonedTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {

@@ -52,6 +52,7 @@ export {
   toOrder,
 } from './money/index.ts';
 export { doneEvent, doneEvents } from './doneAsPlanned.ts';
+export { readMinutes, seemsToHaveTaken, withMinutes } from './minutesTook.ts';
 export type { PiecePlan } from './piecePlan.ts';
 export { type BetterFound, BetterPlan } from './better.ts';
 export { plan, planInTwo, type Plan, type PlanInput } from './plan.ts';

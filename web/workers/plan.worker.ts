@@ -94,6 +94,7 @@ const api = {
   },
   /** The plan without likely and safe dates: what is pressed at the bench shows a fifth sooner. */
   soon(handed: Handed | null, now: number, stayMinutes?: number, turns?: Turns, proven?: ProvenPurchases): PlanView {
+    begun = null;
     const { undated, whole } = planInTwo({ ...standing(handed, now), stayMinutes, turns, proven });
     begun = whole;
     return planView(undated);

@@ -7,7 +7,7 @@ import { logEvents } from '../../app/logging.ts';
 import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { TookField } from '../../views/TookField.tsx';
-import { readMinutes, seemsToHaveTaken, withMinutes } from './minutesTook.ts';
+import { readMinutes, seemsToHaveTaken, withMinutes } from '#core/plan/index';
 import { type Chosen, doneTogether } from './sideBySide.ts';
 
 export type JustDone = {

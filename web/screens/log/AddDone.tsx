@@ -8,7 +8,7 @@ import { newId } from '../../app/newId.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { TookField } from '../../views/TookField.tsx';
 import { doneEvents } from '#core/plan/index';
-import { readMinutes, withMinutes } from '../bench/minutesTook.ts';
+import { readMinutes, withMinutes } from '#core/plan/index';
 import { partKeyParts } from '../bench/stepKeyParts.ts';
 
 /** A planned step that was done away from the bench, entered with its own time. */

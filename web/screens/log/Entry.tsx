@@ -8,7 +8,7 @@ import { newId } from '../../app/newId.ts';
 import { useWords } from '../../app/useWords.ts';
 import { MomentField } from '../../views/MomentField.tsx';
 import { TookField } from '../../views/TookField.tsx';
-import { readMinutes } from '../bench/minutesTook.ts';
+import { readMinutes } from '#core/plan/index';
 import { PaintStrip } from '../../views/paint.tsx';
 
 import { entryText, type LogEntry } from '#core/log/index';
