@@ -56,9 +56,15 @@ describe('the drying board', () => {
     await pinned.waitFor();
 
     // Why then, what would start it sooner, and the pin out again.
+    await page.mouse.move(2, 2);
     await pinned.focus();
-    await page.getByRole('button', { name: 'What would start it sooner?' }).click();
-    await page.getByRole('button', { name: 'Take the pin out' }).click();
+    await page.getByRole('button', { name: 'What would start it sooner?' }).press('Enter');
+    const out = page.getByRole('button', { name: 'Take the pin out' });
+    // A plan that is found meanwhile draws the bars anew: the card is asked for again.
+    for (let tries = 0; tries < 5 && Object.keys(await pins()).length > 0; tries++) {
+      await pinned.focus({ timeout: 3000 }).catch(() => undefined);
+      await out.press('Enter', { timeout: 3000 }).catch(() => undefined);
+    }
     await expect.poll(pins).toEqual({});
     expect(errors).toEqual([]);
     await context.close();
