@@ -121,7 +121,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
           { weekday: 6, from: '10:00', to: '13:30' },
           { weekday: 7, from: '15:00', to: '18:00' },
         ],
-        extraFree: [{ from: demoTime(-20), to: demoTime(180) }],
+        extraFree: [{ from: demoTime(-20), to: demoTime(210) }],
         away: [],
         hands: ['aerosol', 'airbrush', 'brush'],
         sprayPlaceId: 'shed',

@@ -63,7 +63,7 @@ async function showWhy(page: Page): Promise<void> {
 async function withDemo(take: (url: string) => Promise<void>): Promise<void> {
   const data = mkdtempSync(join(tmpdir(), 'enamelos-pictures-'));
   const child = spawn('node', ['dist/server.js', '--demo'], {
-    env: { ...process.env, PORT: '0', ENAMELOS_DATA: data, ENAMELOS_DEMO_NOW: NOW, ENAMELOS_FAIL: 'sensor' },
+    env: { ...process.env, PORT: '0', ENAMELOS_DATA: data, ENAMELOS_NOW: NOW, ENAMELOS_FAIL: 'sensor' },
   });
   try {
     const url = await new Promise<string>((resolve, reject) => {

@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import { doneEvents, plan, type PlannedStep } from '#core/plan/index';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { launchBrowser, momentMs, openPage, type Running, startServer } from './harness.ts';
 
 /** Survey, teardown, strip and surface of a piece of the restorer's own, through the real pages. */
 
@@ -34,7 +34,7 @@ const pieceNow = async (name: string) => (await facts()).pieces.find((piece: { n
 async function doAllBefore(reached: (step: PlannedStep) => boolean): Promise<void> {
   for (let done = 0; done < 60; done++) {
     const known: Facts = await facts();
-    const now = Date.now() / 60_000;
+    const now = momentMs() / 60_000;
     const { steps } = plan({ facts: known, now, conditions: conditionsOf(known, now), datesOf: [] });
     const [next] = steps.filter((step) => step.placed).sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0));
     if (reached(next)) return;

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { LogEvent, Piece } from '#core/facts/index';
 import { newPart, newPiece } from '#core/facts/index';
 import sharp from 'sharp';
-import { launchBrowser, openPage, type Running, startServer, tabTo } from './harness.ts';
+import { launchBrowser, momentMs, openPage, type Running, startServer, tabTo } from './harness.ts';
 
 /** Coats, sheets, boards and air as a restorer meets them. */
 
@@ -83,7 +83,7 @@ async function primedBuoy(at: Date): Promise<void> {
 
 describe('a stack', () => {
   it('that fails now and sits later is told apart', async () => {
-    const noon = new Date(Math.floor(Date.now() / 60_000) * 60_000);
+    const noon = new Date(Math.floor(momentMs() / 60_000) * 60_000);
     await primedBuoy(new Date(noon.getTime() - 25 * 60_000));
     const verdictAt = async (moment: Date) => {
       const { page, context } = await openPage(browser, 'about:blank');
@@ -235,7 +235,7 @@ describe('the air', () => {
   it('of a real logger is taken, and a broken file says why', async () => {
     const { page, context } = await openPage(browser, `${server.url}/workshop`);
     const [good, bad] = [join(folder, 'shed.csv'), join(folder, 'bad.csv')];
-    const at = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
+    const at = (hours: number) => new Date(momentMs() + hours * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
     writeFileSync(good, `time,temperature,humidity\n${[-2, -1, 0, 1].map((hour) => `${at(hour)},12.5,71`).join('\n')}\n`);
     writeFileSync(bad, 'a,b\n1,2\n');
     const input = page.getByLabel('a logger’s CSV file').first();

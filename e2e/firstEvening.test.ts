@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Hand, launchBrowser, openPage, type Running, startServer, typeMoment } from './harness.ts';
+import { dayAhead, Hand, launchBrowser, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -98,7 +98,7 @@ describe('the first evening', () => {
     await page.getByText('Say when the last coat went on').waitFor();
     await typeMoment(page, 'Last coat went on', '2091-01-01T21:00');
     await page.getByText('That is still to come').waitFor();
-    await typeMoment(page, 'Last coat went on', `${new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)}T21:00`);
+    await typeMoment(page, 'Last coat went on', `${dayAhead(-1)}T21:00`);
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByRole('link', { name: /^Strip and prep done/ }).waitFor();
     await page.getByRole('link', { name: /^Record/ }).click();

@@ -6,6 +6,20 @@ import { type Browser, type BrowserContext, chromium, type Page } from 'playwrig
 
 const root = new URL('..', import.meta.url).pathname;
 
+/** What server and page take for the moment a test file began, so that it holds on any day: another by ENAMELOS_NOW. */
+const BEGUN = process.env.ENAMELOS_NOW ?? '2026-12-01T19:10:00Z';
+const AHEAD_MS = Date.parse(BEGUN) - Date.now();
+
+/** The moment by the clock that server and page share, milliseconds since 1970. */
+export function momentMs(): number {
+  return Date.now() + AHEAD_MS;
+}
+
+/** The day so many days from that moment, as 2026-12-01. */
+export function dayAhead(days: number): string {
+  return new Date(momentMs() + days * 86_400_000).toISOString().slice(0, 10);
+}
+
 export type Running = {
   readonly url: string;
   readonly data: string;
@@ -22,7 +36,7 @@ export async function startServer(demo: boolean, more: Readonly<Record<string, s
   const start = async () => {
     child = spawn('node', ['dist/server.js', ...(demo ? ['--demo'] : [])], {
       cwd: root,
-      env: { ...process.env, PORT: port, ENAMELOS_DATA: data, ...more },
+      env: { ...process.env, PORT: port, ENAMELOS_DATA: data, ENAMELOS_NOW: new Date(momentMs()).toISOString(), ...more },
     });
     const url = await new Promise<string>((resolve, reject) => {
       let said = '';
@@ -62,6 +76,20 @@ export function launchBrowser(...more: string[]): Promise<Browser> {
   });
 }
 
+/** Runs in the page before its own scripts: its clock is ahead of the machine's, its timers are the browser's own. */
+function moveClock(aheadMs: number): void {
+  const Machine = Date;
+  class Moved extends Machine {
+    constructor(...given: [number]) {
+      super(...(given.length > 0 ? given : ([Machine.now() + aheadMs] as [number])));
+    }
+    static override now(): number {
+      return Machine.now() + aheadMs;
+    }
+  }
+  globalThis.Date = Moved as DateConstructor;
+}
+
 export async function openPage(
   browser: Browser,
   url: string,
@@ -69,6 +97,7 @@ export async function openPage(
 ): Promise<{ page: Page; context: BrowserContext; errors: string[] }> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options });
   context.setDefaultTimeout(60_000);
+  await context.addInitScript(moveClock, AHEAD_MS);
   const page = await context.newPage();
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));

@@ -1,7 +1,7 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Facts } from '#core/facts/index';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { dayAhead, launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -20,7 +20,6 @@ const calendar = async () => (await fetch(`${server.url}/api/calendar.ics`)).tex
 /** Days in the text of the calendar on which somebody is at the bench. */
 const daysIn = (text: string) => [...text.matchAll(/DTSTART:(\d{8})/g)].map(([, day]) => day);
 /** A day so many from now, as a calendar file and as people write it. */
-const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
 const figures = (date: string) => date.split('-').reverse().join('.');
 
 describe('hours at the bench', () => {
@@ -33,29 +32,30 @@ describe('hours at the bench', () => {
     const away = page.getByRole('form', { name: 'Days away' });
     await away.getByRole('button', { name: 'Away then' }).click();
     await away.getByText('Say which is the first day away.').waitFor();
-    await away.getByRole('textbox', { name: 'Away from' }).fill(figures(day(9)));
-    await away.getByRole('textbox', { name: 'to, that day too' }).fill(figures(day(1)));
+    await away.getByRole('textbox', { name: 'Away from' }).fill(figures(dayAhead(9)));
+    await away.getByRole('textbox', { name: 'to, that day too' }).fill(figures(dayAhead(1)));
     await away.getByRole('button', { name: 'Away then' }).click();
     await away.getByText('The first day away is not after the last.').waitFor();
-    await away.getByRole('textbox', { name: 'Away from' }).fill(figures(day(1)));
-    await away.getByRole('textbox', { name: 'to, that day too' }).fill(figures(day(9)));
+    await away.getByRole('textbox', { name: 'Away from' }).fill(figures(dayAhead(1)));
+    await away.getByRole('textbox', { name: 'to, that day too' }).fill(figures(dayAhead(9)));
     await away.getByRole('button', { name: 'Away then' }).click();
-    await expect.poll(async () => (await workshop()).away).toEqual([{ from: day(1), to: day(9) }]);
-    const within = (from: number, to: number) => (own: string) => own > day(from).replaceAll('-', '') && own < day(to).replaceAll('-', '');
+    await expect.poll(async () => (await workshop()).away).toEqual([{ from: dayAhead(1), to: dayAhead(9) }]);
+    const within = (from: number, to: number) => (own: string) =>
+      own > dayAhead(from).replaceAll('-', '') && own < dayAhead(to).replaceAll('-', '');
     await expect.poll(async () => daysIn(await calendar()).filter(within(1, 9))).toEqual([]);
 
     // A week after that is taken by a calendar, junk is said, and a series counts as often as it comes.
     const file = page.getByLabel('Busy time from a calendar file (.ics)');
     await file.setInputFiles({ name: 'family.ics', mimeType: 'text/calendar', buffer: Buffer.from('hello') });
     await page.getByText('This is no readable calendar').waitFor();
-    const start = day(10).replaceAll('-', '');
+    const start = dayAhead(10).replaceAll('-', '');
     const text = [
       'BEGIN:VCALENDAR',
       'VERSION:2.0',
       'BEGIN:VEVENT',
       'UID:holiday',
       `DTSTART;VALUE=DATE:${start}`,
-      `DTEND;VALUE=DATE:${day(11).replaceAll('-', '')}`,
+      `DTEND;VALUE=DATE:${dayAhead(11).replaceAll('-', '')}`,
       'RRULE:FREQ=DAILY;COUNT=7',
       'END:VEVENT',
       'END:VCALENDAR',

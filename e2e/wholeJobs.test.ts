@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openBench, openPage, type Running, startServer, typeMoment } from './harness.ts';
+import { dayAhead, launchBrowser, openBench, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -44,7 +44,7 @@ describe('whole jobs', () => {
     await page.getByLabel('Longest side').fill('60 mm');
     await page.getByRole('button', { name: 'red', exact: true }).click();
     await page.getByRole('button', { name: 'Cleared' }).click();
-    const lastNight = `${new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)}T21:00`;
+    const lastNight = `${dayAhead(-1)}T21:00`;
     await typeMoment(page, 'Last coat went on', lastNight);
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByRole('link', { name: /^Dates/ }).click();

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import { plan, type PlannedStep } from '#core/plan/index';
-import { Hand, launchBrowser, openBench, openPage, type Running, startServer, typeMoment } from './harness.ts';
+import { dayAhead, Hand, launchBrowser, momentMs, openBench, openPage, type Running, startServer, typeMoment } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -22,7 +22,7 @@ const facts = async (): Promise<Facts> => (await (await fetch(`${server.url}/api
 /** Steps of a piece as the core plans them from what the server has. */
 async function plannedFor(name: string): Promise<PlannedStep[]> {
   const known = await facts();
-  const now = Date.now() / 60_000;
+  const now = momentMs() / 60_000;
   const piece = known.pieces.find((own) => own.name === name);
   const { steps } = plan({ facts: known, now, conditions: conditionsOf(known, now), datesOf: [] });
   return steps.filter((step) => step.pieceId === piece?.id);
@@ -35,7 +35,7 @@ async function addPrimed(page: Page, name: string, looks: string, colour: string
   await page.getByRole('button', { name: looks, exact: true }).click();
   await page.getByRole('button', { name: colour, exact: true }).click();
   await page.getByRole('button', { name: 'Primed' }).click();
-  await typeMoment(page, 'Last coat went on', `${new Date(Date.now() - 2 * 86_400_000).toISOString().slice(0, 10)}T19:00`);
+  await typeMoment(page, 'Last coat went on', `${dayAhead(-2)}T19:00`);
   await page.getByRole('button', { name: 'Add it with this plan' }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
   return page.url().split('/pieces/')[1].split('/')[0];

@@ -2,6 +2,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
 import { Changes } from './changes.ts';
+import { minuteNow, setClock } from './clock.ts';
 import { runDailyCopies } from './dailyCopies.ts';
 import { simulatedShops } from './standins/shops.ts';
 import { runForecasts, runSensors } from './sensors.ts';
@@ -14,17 +15,13 @@ import { openDemo, openWorkshop } from './workshopFolder.ts';
 const argv = process.argv.slice(2);
 const demo = argv.includes('--demo');
 const folder = resolve(process.env.ENAMELOS_DATA ?? (demo ? './demo-data' : './data'));
-/** Pictures are taken of the demo at a fixed time. */
-function demoNow(): number {
-  return (process.env.ENAMELOS_DEMO_NOW ? Date.parse(process.env.ENAMELOS_DEMO_NOW) : Date.now()) / 60_000;
-}
-
 const port = Number(process.env.PORT ?? 4180);
 
 try {
+  if (process.env.ENAMELOS_NOW) setClock(process.env.ENAMELOS_NOW);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new BadSetting(`PORT is a number from 0 to 65535, not "${process.env.PORT}".`);
-  const { store, close, ...parts } = demo ? await openDemo(folder, argv.includes('--fresh'), demoNow()) : openWorkshop(folder);
+  const { store, close, ...parts } = demo ? await openDemo(folder, argv.includes('--fresh'), minuteNow()) : openWorkshop(folder);
   const changes = new Changes();
   const failing = (process.env.ENAMELOS_FAIL ?? '').split(',');
   const app = await buildApp({

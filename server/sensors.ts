@@ -1,6 +1,7 @@
 import { readingSchema } from '#core/facts/index';
 import { createHash } from 'node:crypto';
 import type { Changes } from './changes.ts';
+import { rightNow } from './clock.ts';
 import { simulatedForecast } from './standins/forecast.ts';
 import { type SensorFailure, simulatedSensor } from './standins/thermoHygrometer.ts';
 import { diskTroubleOf } from './store/diskTrouble.ts';
@@ -14,7 +15,7 @@ const EVERY_MS = 5 * 60_000;
  */
 export function runSensors(store: Store, changes: Changes, failing?: SensorFailure, everyMs = EVERY_MS): () => void {
   const readAll = () => {
-    const at = new Date();
+    const at = rightNow();
     for (const place of store.snapshot().facts.places.filter((candidate) => candidate.hasSensor)) {
       const air = simulatedSensor(place, failing).read(at);
       const reading = readingSchema.safeParse({
@@ -38,7 +39,7 @@ const HOUR_MS = 3_600_000;
 /** Asks the simulated forecast for every unheated place, at once and each hour. Returns how to stop. */
 export function runForecasts(store: Store, changes: Changes, failing: boolean, everyMs = HOUR_MS): () => void {
   const ask = () => {
-    const from = new Date(Math.floor(Date.now() / HOUR_MS) * HOUR_MS);
+    const from = new Date(Math.floor(rightNow().getTime() / HOUR_MS) * HOUR_MS);
     for (const place of store.snapshot().facts.places.filter((candidate) => !candidate.heated)) {
       const hours = simulatedForecast(place, failing).hours(from);
       if (!hours) continue;

@@ -1,7 +1,16 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { standingEvents, pieceSchema, canSchema, labelSchema, freeHoursSchema, readWorkshopText, type LogEvent } from './index.ts';
+import {
+  standingEvents,
+  pieceSchema,
+  canSchema,
+  labelSchema,
+  freeHoursSchema,
+  readWorkshopText,
+  shiftFile,
+  type LogEvent,
+} from './index.ts';
 
 const text = readFileSync(new URL('../../demo/breakwater.json', import.meta.url), 'utf8');
 const problemOf = (input: string) => {
@@ -13,6 +22,21 @@ const changed = (change: (file: { facts: Record<string, Record<string, unknown>[
   change(file);
   return problemOf(JSON.stringify(file));
 };
+
+describe('a file moved to another day', () => {
+  it('keeps money of this month in this month, at both ends of it, and moves the rest to the minute', () => {
+    const read = readWorkshopText(text);
+    if (!read.ok) throw new Error(read.problem.error);
+    const [written] = read.value.facts.budgets.filter(({ month }) => month);
+    expect(written.month).toBe(read.value.writtenAt.slice(0, 7));
+    for (const moment of ['2026-11-30T23:59:00Z', '2027-01-01T00:00:00Z', '2028-02-29T12:00:00Z', '2025-12-31T08:00:00Z']) {
+      const { facts, writtenAt } = shiftFile(read.value, Date.parse(moment) / 60_000);
+      expect(facts.budgets.find(({ id }) => id === written.id)?.month).toBe(moment.slice(0, 7));
+      expect(writtenAt).toBe(moment);
+      expect(facts.events.every(({ at }) => at <= moment)).toBe(true);
+    }
+  });
+});
 
 describe('workshop file', () => {
   it('reads back what it wrote', () => {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
-import { type Facts, type LogEvent, readWorkshopText, shiftFile } from '#core/facts/index';
+import { type Facts, type LogEvent, readWorkshopText } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
 import { generatedFacts } from '#core/invented/index';
 import { verifyPlan } from '#core/verify/index';
@@ -19,81 +19,6 @@ const RUNS = process.env.PROOF ? 200 : 25;
 /** Every rule a plan breaks, found without the scheduler and without its constraints. */
 const broken = (result: Plan, facts: Facts): string[] =>
   verifyPlan(result, facts, conditionsOf(facts, result.now)).map(({ rule, text }) => `${rule}: ${text}`);
-
-const stepsOf = (result: Plan, piece: string) => result.steps.filter((step) => step.pieceId === piece);
-
-describe('the demo plan', () => {
-  it('breaks no constraint and is the same each time', () => {
-    expect(broken(demoPlan, demo.facts)).toEqual([]);
-    expect(JSON.stringify(planOf(demo.facts).steps)).toBe(JSON.stringify(demoPlan.steps));
-  });
-  it('lets tape go on the tram now and sprays the blue inside its mask', () => {
-    expect(demoPlan.hanging.find((part) => part.partId === 'body')?.state).toBe('tape-safe');
-    const steps = stepsOf(demoPlan, 'tram').map((step) => step.title);
-    expect(steps[0]).toBe('Mask waist line and upper');
-    expect(steps).toContain('Tape off, Turnstone estuary blue');
-    expect(demoPlan.pieces.find((piece) => piece.pieceId === 'tram')?.steps.masking.get('body')?.order).toEqual(['ivory', 'line', 'blue']);
-  });
-  it('shuts the roller frame in 35 minutes and paints it first; the drum missed its window and reopens', () => {
-    const shuts = demoPlan.moments.find((moment) => moment.kind === 'shuts' && moment.pegs.includes(7));
-    expect(shuts && Math.round(shuts.at - NOW)).toBe(35);
-    const first = demoPlan.sessions[0].stepIds[0];
-    expect(first).toContain('roller.frame.coat');
-    expect(demoPlan.hanging.find((part) => part.partId === 'drum')?.state).toBe('shut');
-    const drum = stepsOf(demoPlan, 'roller').find((step) => step.id.includes('drum.coat'));
-    expect((drum?.placed?.start as number) - NOW).toBeGreaterThan(20 * 60);
-  });
-  it('has the gel working on the crane under a lead caution', () => {
-    expect(stepsOf(demoPlan, 'crane')[0].title).toContain('Old paint off');
-    expect(stepsOf(demoPlan, 'crane')[0].hazards).toContain('lead');
-  });
-  it('primes the bare fan tonight with its mains caution, earth seat masked', () => {
-    const steps = stepsOf(demoPlan, 'fan');
-    expect(steps.filter((step) => step.title.includes('primer')).every((step) => (step.placed?.end as number) < NOW + 180)).toBe(true);
-    expect(steps.some((step) => step.title === 'Mask what takes no paint')).toBe(true);
-    expect(steps.at(-1)?.hazards).toContain('mains');
-  });
-  it('refuses the balance pan and stops on its unknown beam', () => {
-    expect(
-      stepsOf(demoPlan, 'balance').some((step) =>
-        step.on.some((on) => on.partId === 'pan' && !['teardown', 'dry-fit', 'assemble', 'fit'].includes(step.stage)),
-      ),
-    ).toBe(false);
-    expect(demoPlan.pieces.find((piece) => piece.pieceId === 'balance')?.stopped).toContain('unknown');
-  });
-  it('cares about the seaplane and stops the lamp shells, which are over budget', () => {
-    const care = demoPlan.pieces.find((piece) => piece.pieceId === 'seaplane')?.steps.joints.find((entry) => entry.layerId === 'red-h');
-    expect(care?.joint.verdict).toBe('care');
-    const lamp = demoPlan.pieces.find((piece) => piece.pieceId === 'lamp');
-    expect(lamp?.stopped).toContain('polystyrene');
-    expect(lamp?.money.over).toBeGreaterThan(0);
-  });
-  it('has a budget of two pieces and one of a month, and a lot of three', () => {
-    expect(demoPlan.budgets.filter(({ budget }) => budget.pieceIds?.length !== 1)).toHaveLength(2);
-    expect(demo.facts.lots.map(({ pieces }) => pieces.length)).toEqual([3]);
-  });
-  it('has one can too low, one late parcel, one batch shared by two pieces and a finished piece', () => {
-    expect(demoPlan.purchases.shops.flatMap((shop) => shop.lines.map((line) => line.want))).toContain('buoy-red');
-    expect(demoPlan.needs.find((need) => need.mix === 'buoy-red')?.shelfMl).toBeGreaterThan(0);
-    expect(stepsOf(demoPlan, 'tram').find((step) => step.stage === 'decal')?.notBeforeWhy).toContain('overdue');
-    const together = demoPlan.sessions.filter((session) => {
-      const grey = demoPlan.steps.filter((step) => session.stepIds.includes(step.id) && step.coat?.mix === 'primer-grey');
-      return new Set(grey.map((step) => step.pieceId)).size > 1;
-    });
-    expect(together.length).toBeGreaterThan(0);
-    expect(stepsOf(demoPlan, 'vane')).toEqual([]);
-    expect(demoPlan.pieces.find((piece) => piece.pieceId === 'vane')?.money.committed).toBe(720);
-  });
-  it('gives a safe date no sooner than the likely one', () => {
-    for (const piece of demoPlan.pieces) if (piece.likely !== null) expect(piece.safe).toBeGreaterThanOrEqual(piece.likely);
-  });
-  it('moves with the day it is loaded', () => {
-    const later = NOW + 40 * 1440 + 333;
-    const shifted = shiftFile(demo, later);
-    const shuts = planOf(shifted.facts, later).moments.find((moment) => moment.kind === 'shuts');
-    expect(shuts && Math.round(shuts.at - later)).toBe(35);
-  });
-});
 
 describe('facts move the plan', () => {
   const doneOf = (stepId: string, at: number): LogEvent => {

@@ -3,6 +3,7 @@ import rateLimit from '@fastify/rate-limit';
 import Fastify, { type FastifyInstance, type FastifyReply, type FastifyRequest } from 'fastify';
 import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import type { Changes } from '../changes.ts';
+import { rightNow } from '../clock.ts';
 import { guardHost } from '../guard.ts';
 import { servePages } from '../pages.ts';
 import { answerWithProblems, problem } from '../problems.ts';
@@ -96,7 +97,7 @@ function pairingRoutes(app: FastifyInstance, { devices, pairing }: PhoneOptions)
     const { code = '', name = '' } = (request.body ?? {}) as { code?: string; name?: string };
     const tried = pairing.try(String(code));
     if (tried.answer === 'paired') {
-      const secret = devices.add(String(name).trim().slice(0, 40) || 'Phone', new Date().toISOString());
+      const secret = devices.add(String(name).trim().slice(0, 40) || 'Phone', rightNow().toISOString());
       return reply.setCookie(COOKIE, secret, { path: '/', httpOnly: true, sameSite: 'strict', maxAge: A_YEAR }).redirect('/bench', 303);
     }
     if (tried.answer === 'too-soon') void reply.header('retry-after', tried.seconds);

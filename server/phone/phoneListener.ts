@@ -1,5 +1,6 @@
 import { networkInterfaces } from 'node:os';
 import { BadSetting } from '../badSetting.ts';
+import { rightNow } from '../clock.ts';
 import type { FastifyInstance } from 'fastify';
 import { Pairing } from './pairing.ts';
 import { buildPhoneApp, type PhoneOptions } from './phoneApp.ts';
@@ -19,7 +20,7 @@ type Open = { readonly app: FastifyInstance; readonly url: string; readonly unti
 export class PhoneListener {
   readonly #parts: Omit<PhoneOptions, 'pairing' | 'host'>;
   readonly #addresses: readonly PhoneAddress[];
-  readonly #pairing = new Pairing(Date.now);
+  readonly #pairing = new Pairing(() => rightNow().getTime());
   #open: Open | null = null;
 
   constructor(parts: Omit<PhoneOptions, 'pairing' | 'host'>, addresses: readonly PhoneAddress[]) {
@@ -52,8 +53,9 @@ export class PhoneListener {
     }
     const bound = app.server.address();
     host = `${name}:${typeof bound === 'object' && bound ? bound.port : port}`;
-    const until = Date.now() + hours * 3_600_000;
-    const timer = setTimeout(() => void this.close(), until - Date.now());
+    const forMs = hours * 3_600_000;
+    const until = rightNow().getTime() + forMs;
+    const timer = setTimeout(() => void this.close(), forMs);
     timer.unref();
     this.#open = { app, url: `http://${host}`, until, timer };
     this.#pairing.renew();

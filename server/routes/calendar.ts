@@ -3,6 +3,7 @@ import { calendarText } from '#core/calendar/index';
 import { conditionsOf } from '#core/drying/index';
 import { BetterPlan } from '#core/plan/index';
 import type { FastifyPluginAsync } from 'fastify';
+import { minuteNow } from '../clock.ts';
 import { UnknownFact } from '../store/refusals.ts';
 import type { Store } from '../store/store.ts';
 
@@ -12,7 +13,7 @@ export function calendarRoutes(store: Store): FastifyPluginAsync {
     app.get('/api/calendar.ics', async (_request, reply) => {
       const { facts } = store.snapshot();
       if (facts.workshop.length === 0) throw new UnknownFact('The workshop is not set up yet: there is no plan to write.');
-      const now = Math.floor(Date.now() / 60_000);
+      const now = Math.floor(minuteNow());
       const search = new BetterPlan({ facts, now, conditions: conditionsOf(facts, now), datesOf: [] });
       // Whoever else asks the server is answered between two rounds.
       while (search.next()) await setImmediate();

@@ -2,6 +2,7 @@ import type { FastifyPluginAsync } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Changes } from '../changes.ts';
+import { rightNow } from '../clock.ts';
 import type { Copies } from '../store/copies.ts';
 import type { Store } from '../store/store.ts';
 
@@ -26,7 +27,7 @@ export function copyRoutes(store: Store, copies: Copies, changes: Changes): Fast
       { schema: { params: z.object({ name: z.string().max(100) }), response: { 200: z.object({ before: z.string() }) } } },
       async ({ params }) => {
         const { facts, pictures } = copies.read(params.name);
-        const before = await copies.before('restore', new Date().toISOString());
+        const before = await copies.before('restore', rightNow().toISOString());
         store.replaceAll(facts, pictures);
         changes.announce(store.changes);
         return { before };

@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { exported, exportedPiece, imagesOf, pictureIds } from '../workshopFiles.ts';
 import { unpacked } from '../archive.ts';
 import type { Changes } from '../changes.ts';
+import { rightNow } from '../clock.ts';
 import type { Copies } from '../store/copies.ts';
 import type { Pictures, StoredPicture } from '../store/pictures.ts';
 import { BadFact, UnknownFact } from '../store/refusals.ts';
@@ -43,7 +44,7 @@ export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, cha
 
     app.get('/api/export', async (_request, reply) => {
       const { facts } = store.snapshot();
-      const { bytes, kind } = exported({ facts, pictures: pictures.having(pictureIds(facts)) }, new Date().toISOString());
+      const { bytes, kind } = exported({ facts, pictures: pictures.having(pictureIds(facts)) }, rightNow().toISOString());
       return reply
         .header('content-disposition', `attachment; filename="enamelos-workshop.${kind}"`)
         .type(`application/${kind}`)
@@ -53,7 +54,7 @@ export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, cha
     app.get('/api/pieces/:id/export', { schema: { params: z.object({ id: idSchema }) } }, async ({ params }, reply) => {
       const { facts } = store.snapshot();
       const contents = { facts, pictures: pictures.having(pictureIds(facts)) };
-      const file = exportedPiece(contents, params.id, new Date().toISOString());
+      const file = exportedPiece(contents, params.id, rightNow().toISOString());
       if (!file) throw new UnknownFact('This piece is not here.');
       return reply
         .header('content-disposition', `attachment; filename="enamelos-piece.${file.kind}"`)
@@ -82,7 +83,7 @@ export function fileRoutes(store: Store, pictures: Pictures, copies: Copies, cha
       if (!read.ok) throw new BadFact(read.problem);
       const counts = { ...comparison(store.snapshot().facts, read.value.facts), pictures: pictureCounts(read.value.facts) };
       if (!apply) return { applied: false, counts };
-      const before = await copies.before('import', new Date().toISOString());
+      const before = await copies.before('import', rightNow().toISOString());
       store.replaceAll(read.value.facts, images);
       changes.announce(store.changes);
       return { applied: true, counts, before };
