@@ -10,6 +10,7 @@ import { readWorkshopFile } from '#core/admission/index';
 import { solveWithHighs } from '../solver/highs.ts';
 import { isZip, unpacked } from '../server/archive.ts';
 import { BadFact } from '../server/store/refusals.ts';
+import type { DataCommand } from './dataCommands.ts';
 
 /** The command line: the same core as the screens use. JSON on stdout, messages on stderr. */
 
@@ -35,11 +36,11 @@ async function main(argv: readonly string[]): Promise<number> {
   return command === '--help' || command === 'help' ? 0 : 2;
 }
 
-const DATA_COMMANDS = ['export', 'import', 'backup', 'restore'] as const;
-export type DataCommand = (typeof DATA_COMMANDS)[number];
+/** Opened only when asked for: they bring the database along. */
+const DATA_COMMANDS: readonly DataCommand[] = ['export', 'import', 'backup', 'restore'];
 
 function isDataCommand(command: string | undefined): command is DataCommand {
-  return (DATA_COMMANDS as readonly string[]).includes(command ?? '');
+  return (DATA_COMMANDS as readonly (string | undefined)[]).includes(command);
 }
 
 function print(value: unknown): number {

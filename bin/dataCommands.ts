@@ -10,7 +10,8 @@ import { diskTroubleOf } from '../server/store/diskTrouble.ts';
 import { BadFact } from '../server/store/refusals.ts';
 import { exported, imagesOf, pictureIds } from '../server/workshopFiles.ts';
 import { type Opened, openWorkshop } from '../server/workshopFolder.ts';
-import type { DataCommand } from './cli.ts';
+
+export type DataCommand = 'export' | 'import' | 'backup' | 'restore';
 
 /** The commands that carry a whole workshop in and out. export and backup only read; import and restore need it closed. */
 export async function runDataCommand(command: DataCommand, target: string, refuse: (problem: Problem) => number): Promise<number> {

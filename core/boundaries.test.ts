@@ -6,6 +6,9 @@ import { LAYERS, ROOMS } from './boundaries.ts';
 const root = new URL('.', import.meta.url).pathname;
 const project = join(root, '..');
 
+const SOURCES = ['core', 'server', 'web', 'demo', 'bin', 'docs', 'speed', 'solver', 'e2e'];
+const MOST_FILES = 20;
+
 type Source = { readonly file: string; readonly text: string };
 
 /** Every source file below a folder, by its path from the project; tests left out. */
@@ -84,6 +87,13 @@ function circles(sources: readonly Source[]): string[] {
   return found;
 }
 
+/** Folders with more files than a person takes in at one look, each with its count. */
+function crowded(files: readonly string[]): string[] {
+  const counts = new Map<string, number>();
+  for (const file of files) counts.set(dirname(file), (counts.get(dirname(file)) ?? 0) + 1);
+  return [...counts].filter(([, count]) => count > MOST_FILES).map(([folder, count]) => `${folder} holds ${count}`);
+}
+
 const core = sourcesIn('core').filter(({ file }) => file.split('/').length > 2);
 
 describe('boundaries of core', () => {
@@ -101,8 +111,12 @@ describe('boundaries of core', () => {
     expect(core.flatMap(violations)).toEqual([]);
   });
 
-  it('has no files that import each other in a circle, in core, server or web', () => {
-    expect(circles(['core', 'server', 'web', 'demo'].flatMap(sourcesIn))).toEqual([]);
+  it('has no files that import each other in a circle', () => {
+    expect(circles(SOURCES.flatMap(sourcesIn))).toEqual([]);
+  });
+
+  it('keeps every folder to twenty files beside its tests', () => {
+    expect(crowded(SOURCES.flatMap(sourcesIn).map(({ file }) => file))).toEqual([]);
   });
 
   it('notices planted violations', () => {
@@ -120,5 +134,11 @@ describe('boundaries of core', () => {
     const b = { file: 'core/units/b.ts', text: "import type { A } from './a.ts';" };
     expect(circles([a, b])).toEqual(['core/units/a.ts > core/units/b.ts > core/units/a.ts']);
     expect(circles([a, { ...b, text: '' }])).toEqual([]);
+  });
+
+  it('notices a planted crowd', () => {
+    const files = (count: number) => Array.from({ length: count }, (_, at) => `core/units/file${at}.ts`);
+    expect(crowded(files(MOST_FILES))).toEqual([]);
+    expect(crowded(files(MOST_FILES + 1))).toEqual(['core/units holds 21']);
   });
 });

@@ -3,13 +3,13 @@ import { EMPTY_FACTS, type Facts, sheetSchema } from '#core/facts/index';
 import { shelf } from '#core/invented/index';
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
-import { parcelAnswersSchema } from './screens/job-sheet/parcelAnswers.ts';
-import { fasteningAnswersSchema, type TypedFastening } from './screens/job-sheet/survey/fasteningAnswers.ts';
+import { parcelAnswersSchema } from './screens/job-sheet/dates/parcelAnswers.ts';
+import { fasteningAnswersSchema, type TypedFastening } from './screens/job-sheet/survey/apart/fasteningAnswers.ts';
 import { quickAnswersSchema, type TypedAnswers } from './screens/pieces/quickAnswers.ts';
 import { canAnswersSchema, canFacts, type TypedCan } from './screens/shelf/canAnswers.ts';
 import { ratioAnswersSchema, ratioText } from './screens/shelf/ratioAnswers.ts';
 import { stockAnswersSchema } from './screens/shelf/stockAnswers.ts';
-import { readingAnswersSchema } from './screens/workshop/readingAnswers.ts';
+import { readingAnswersSchema } from './screens/workshop/air/readingAnswers.ts';
 
 /** What a person types into a form: absurd, negative, without a unit, to come. Each is refused at its own field, in words. */
 

@@ -1,11 +1,11 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource/commit-mono/400.css';
-import './app/theme.css';
+import './app/shell/theme.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { applyTheme } from './app/theme.ts';
+import { applyTheme } from './app/shell/theme.ts';
 import { router } from './app/router.tsx';
 import { store } from './app/store.ts';
 

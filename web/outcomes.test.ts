@@ -4,8 +4,8 @@ import { conditionsOf } from '#core/drying/index';
 import { eventSchema, type LogEvent, readWorkshopText } from '#core/facts/index';
 import { plan, type PlannedStep, planView } from '#core/plan/index';
 import { toIso, toMinute } from '#core/units/index';
-import { outcomeEvents, startedAt } from './screens/bench/outcomes.tsx';
-import { layOutText, packUpText } from './screens/bench/stay.ts';
+import { outcomeEvents, startedAt } from './screens/bench/outcome/outcomes.tsx';
+import { layOutText, packUpText } from './screens/bench/tonight/stay.ts';
 
 const read = readWorkshopText(readFileSync(new URL('../demo/breakwater.json', import.meta.url), 'utf8'));
 if (!read.ok) throw new Error(read.problem.error);

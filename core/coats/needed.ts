@@ -1,6 +1,6 @@
 import { familyDrying } from '#core/drying/index';
 import type { Part } from '#core/facts/index';
-import type { ResolvedLayer } from './resolve.ts';
+import type { ResolvedLayer } from './products/resolve.ts';
 
 /** What a stack cannot do without. */
 

@@ -1,6 +1,6 @@
 import { type Family, plain, type Service } from '#core/facts/index';
-import { LACQUER_GROUP, WATER_TYPES } from './bite.ts';
-import { type Finding, worseOf } from './jointTypes.ts';
+import { LACQUER_GROUP, WATER_TYPES } from './joints/bite.ts';
+import { type Finding, worseOf } from './joints/jointTypes.ts';
 
 /** What a part has to serve against the family of its last film (BRIEF §6, rule 8). Food is refused at the survey. */
 

@@ -1,10 +1,10 @@
 import { type BelowFamily, type Family, type Material, plain } from '#core/facts/index';
 import type { FilmState } from '#core/drying/index';
-import { wantsPromoter } from './bite.ts';
-import { type Evidence, evidenceFinding, paintKey } from './evidence.ts';
-import { type Above, type Below, type Finding, isBetter, type JointAnswer, type JointVerdict, type Known } from './jointTypes.ts';
-import { OWN_KEY_DAYS, joint } from './joint.ts';
-import type { ResolvedLayer } from './resolve.ts';
+import { wantsPromoter } from './joints/bite.ts';
+import { type Evidence, evidenceFinding, paintKey } from './joints/evidence.ts';
+import { type Above, type Below, type Finding, isBetter, type JointAnswer, type JointVerdict, type Known } from './joints/jointTypes.ts';
+import { OWN_KEY_DAYS, joint } from './joints/joint.ts';
+import type { ResolvedLayer } from './products/resolve.ts';
 
 /** One state of the film below in which the next layer may go on: a legal branch of the schedule. */
 export type JointBranch = {

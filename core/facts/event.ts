@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { idSchema, labSchema, momentSchema, moneySchema, volumeSchema } from './basics.ts';
-import { mixPartsSchema } from './paint.ts';
-import { mendSchema } from './condition.ts';
+import { mixPartsSchema } from './paint/paint.ts';
+import { mendSchema } from './piece/condition.ts';
 import { familySchema, handSchema, roleSchema, sheenSchema, stripMethodSchema, weightSchema } from './names.ts';
 import { supplyLineSchema } from './stock.ts';
-import { warmSchema } from './warm.ts';
+import { warmSchema } from './paint/warm.ts';
 
 /** What lies in the log: appended, never edited. Each event carries a client-made id, so a repeat changes nothing. */
 

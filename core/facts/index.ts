@@ -1,26 +1,26 @@
 export * from './basics.ts';
-export * from './colours.ts';
-export * from './condition.ts';
+export * from './paint/colours.ts';
+export * from './piece/condition.ts';
 export * from './event.ts';
-export * from './file.ts';
-export * from './format.ts';
+export * from './file/file.ts';
+export * from './file/format.ts';
 export * from './goods.ts';
 export * from './money.ts';
 export * from './stock.ts';
 export { canUpgrade, upgraded, upgradedFact } from './upgrade/index.ts';
 export * from './names.ts';
-export * from './onThePart.ts';
-export * from './layer.ts';
-export { newPart, newPiece } from './newPiece.ts';
-export * from './paint.ts';
-export * from './part.ts';
-export * from './piece.ts';
+export * from './piece/onThePart.ts';
+export * from './paint/layer.ts';
+export { newPart, newPiece } from './piece/newPiece.ts';
+export * from './paint/paint.ts';
+export * from './piece/part.ts';
+export * from './piece/piece.ts';
 export { type Stays, staysOf } from './stays.ts';
-export { shiftFile } from './shift.ts';
-export * from './teardown.ts';
-export * from './warm.ts';
-export * from './zones.ts';
-export * from './zoneTree.ts';
+export { shiftFile } from './file/shift.ts';
+export * from './piece/teardown.ts';
+export * from './paint/warm.ts';
+export * from './piece/zones.ts';
+export * from './piece/zoneTree.ts';
 export {
   type Agreed,
   type AirSeries,

@@ -1,4 +1,4 @@
-import type { Part } from './part.ts';
+import type { Part } from './piece/part.ts';
 
 /** What of a part is to stay as it is: glazing that stays clear, plating, printing. */
 export type Stays = 'clear' | 'plated' | 'printed';

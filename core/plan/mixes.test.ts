@@ -4,7 +4,7 @@ import { lacquer, NOW, part, piece, planOf, primer, shelf } from '#core/invented
 import { detailTogether, plan } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
-import type { Cup } from './steps/cup.ts';
+import type { Cup } from './steps/paint/cup.ts';
 
 /** A two-pack is mixed as late and as seldom as its pot life lets: flashes between its coats count. */
 

@@ -1,5 +1,5 @@
 import { type Collection, EMPTY_FACTS, type LogEvent, type Offer, type Shop } from '#core/facts/index';
-import { keepSeen, lastSeen } from '../app/keptHere.ts';
+import { keepSeen, lastSeen } from '../app/writing/keptHere.ts';
 import type { Snapshot, Write, ImportAnswer, Copy, SetAside, Found, PhoneState } from './answers.ts';
 import { watchChanges } from './changeStream.ts';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';

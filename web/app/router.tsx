@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Frame } from './Frame.tsx';
+import { Frame } from './shell/Frame.tsx';
 
 /** Each destination is loaded when it is first opened. */
 export const router = createBrowserRouter([
@@ -7,7 +7,7 @@ export const router = createBrowserRouter([
     path: '/',
     element: <Frame />,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../screens/bench/Tonight.tsx')).Tonight }) },
+      { index: true, lazy: async () => ({ Component: (await import('../screens/bench/tonight/Tonight.tsx')).Tonight }) },
       { path: 'bench', lazy: async () => ({ Component: (await import('../screens/bench/Bench.tsx')).Bench }) },
       { path: 'pieces', lazy: async () => ({ Component: (await import('../screens/pieces/Pieces.tsx')).Pieces }) },
       { path: 'pieces/new', lazy: async () => ({ Component: (await import('../screens/pieces/QuickAdd.tsx')).QuickAdd }) },
@@ -21,13 +21,16 @@ export const router = createBrowserRouter([
       { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
       { path: 'shelf/sheets/:sheetId', lazy: async () => ({ Component: (await import('../screens/shelf/SheetPage.tsx')).SheetPage }) },
       { path: 'buying', lazy: async () => ({ Component: (await import('../screens/buying/Buying.tsx')).Buying }) },
-      { path: 'buying/shops', lazy: async () => ({ Component: (await import('../screens/buying/ShopsAndPrices.tsx')).ShopsAndPrices }) },
+      {
+        path: 'buying/shops',
+        lazy: async () => ({ Component: (await import('../screens/buying/prices/ShopsAndPrices.tsx')).ShopsAndPrices }),
+      },
       { path: 'colour', lazy: async () => ({ Component: (await import('../screens/colour/Colours.tsx')).Colours }) },
       { path: 'colour/paints/:productId', lazy: async () => ({ Component: (await import('../screens/colour/PaintPage.tsx')).PaintPage }) },
       { path: 'colour/labels', lazy: async () => ({ Component: (await import('../screens/print/JarLabels.tsx')).JarLabels }) },
       { path: 'log', lazy: async () => ({ Component: (await import('../screens/log/Log.tsx')).Log }) },
       { path: 'workshop', lazy: async () => ({ Component: (await import('../screens/workshop/WorkshopPage.tsx')).WorkshopPage }) },
-      { path: '*', lazy: async () => ({ Component: (await import('./Lost.tsx')).Lost }) },
+      { path: '*', lazy: async () => ({ Component: (await import('./shell/Lost.tsx')).Lost }) },
     ],
   },
 ]);

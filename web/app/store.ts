@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useSelector } from 'react-redux';
 import { workshopApi } from '../api/workshopApi.ts';
-import { outbox } from './outbox.ts';
+import { outbox } from './writing/outbox.ts';
 
 export const store = configureStore({
   reducer: { [workshopApi.reducerPath]: workshopApi.reducer, outbox },

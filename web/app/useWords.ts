@@ -11,7 +11,7 @@ import {
   monthText,
 } from '#core/units/index';
 import { useMemo } from 'react';
-import { usePlan } from './PlanContext.tsx';
+import { usePlan } from './plan/PlanContext.tsx';
 
 /** Moments, money and sizes in the person's own units. */
 export function useWords() {

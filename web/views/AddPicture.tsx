@@ -1,5 +1,5 @@
 import { Camera } from 'lucide-react';
-import { FileInput } from './FileInput.tsx';
+import { FileInput } from './fields/FileInput.tsx';
 
 /** A picture taken or chosen. */
 export function AddPicture({ label, onFile }: { label: string; onFile: (file: File) => void }) {

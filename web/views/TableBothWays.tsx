@@ -4,8 +4,8 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePutTogetherMutation } from '../api/workshopApi.ts';
-import { currentRevision, tellProblem } from '../app/useFacts.ts';
-import { FileField } from './FileField.tsx';
+import { currentRevision, tellProblem } from '../app/writing/useFacts.ts';
+import { FileField } from './fields/FileField.tsx';
 
 const MOST_SHOWN = 12;
 type Kept = 'offers' | 'goods' | 'cans';

@@ -1,4 +1,4 @@
-import { newId } from '../app/newId.ts';
+import { newId } from '../app/writing/newId.ts';
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Lab, Piece } from '#core/facts/index';

@@ -1,4 +1,4 @@
-import { FORMAT_VERSION } from '../format.ts';
+import { FORMAT_VERSION } from '../file/format.ts';
 import { from1 } from './from1.ts';
 import { from2 } from './from2.ts';
 import { from3 } from './from3.ts';

@@ -2,7 +2,7 @@ export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './even
 export { withLaterPrices } from './later.ts';
 export { type MovedStep, movedSteps } from './moved.ts';
 export type { PlannedStep, Pour, WetNearby } from './plannedStep.ts';
-export { PIN_LEEWAY, pinsOf, planAnew, withPins } from './pins.ts';
+export { PIN_LEEWAY, pinsOf, planAnew, withPins } from './choosing/pins.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
 export {
@@ -14,13 +14,13 @@ export {
   mixesLast,
   type MixLasts,
   plannedInColour,
-} from './oneMix.ts';
-export { withWetNearby } from './nearWet.ts';
-export { stayingForTape } from './tapeStay.ts';
-export { type BatchBoard, boardOf } from './boardOf.ts';
-export { additivesOf, paintNeeds, partsOf } from './paintNeeds.ts';
-export { withPours } from './pours.ts';
-export { waitForPaint } from './supply.ts';
-export { byUrgency, neededMoment } from './urgency.ts';
+} from './paint/oneMix.ts';
+export { withWetNearby } from './holding/nearWet.ts';
+export { stayingForTape } from './holding/tapeStay.ts';
+export { type BatchBoard, boardOf } from './paint/boardOf.ts';
+export { additivesOf, paintNeeds, partsOf } from './paint/paintNeeds.ts';
+export { withPours } from './paint/pours.ts';
+export { waitForPaint } from './paint/supply.ts';
+export { byUrgency, neededMoment } from './choosing/urgency.ts';
 export { type Placing, placingOf } from './scheduling.ts';
-export { withWindows } from './windows.ts';
+export { withWindows } from './holding/windows.ts';

@@ -21,14 +21,14 @@ import { DAY, type Minute } from '#core/units/index';
 import { gapOf } from '../steps/index.ts';
 import { hangingFilms, type PlanContext } from '../films/index.ts';
 import type { Step } from '../steps/index.ts';
-import { SprayAir } from './air.ts';
-import { dryingOf, Hangers } from './dryingPlaces.ts';
-import { scheduleFor } from './goals.ts';
-import { agreedStarts, pinsOf, stepsBefore } from './pins.ts';
-import { vesselOf, vesselsOf } from './vessels.ts';
-import { WarmHours } from './warmHours.ts';
-import { neededMoment, pressure } from './urgency.ts';
-import { judgeFor } from './worth.ts';
+import { SprayAir } from './holding/air.ts';
+import { dryingOf, Hangers } from './holding/dryingPlaces.ts';
+import { scheduleFor } from './choosing/goals.ts';
+import { agreedStarts, pinsOf, stepsBefore } from './choosing/pins.ts';
+import { vesselOf, vesselsOf } from './holding/vessels.ts';
+import { WarmHours } from './holding/warmHours.ts';
+import { neededMoment, pressure } from './choosing/urgency.ts';
+import { judgeFor } from './choosing/worth.ts';
 
 /** A first schedule of the steps, and what is needed to make it better. */
 export type Placing = {

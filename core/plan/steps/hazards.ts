@@ -1,6 +1,6 @@
 import type { Part, Piece } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
-import { surfaceHazards } from './surfaceParts.ts';
+import { surfaceHazards } from './beforePaint/surfaceParts.ts';
 
 export type HazardousWork = { readonly piece: Piece; readonly part: Part };
 

@@ -1,6 +1,6 @@
 import { changingMinutes } from '#core/amounts/index';
 import { renamed, stepsLookedAt } from './constraint.ts';
-import { type Cup, cupsTogether, cupText } from './cup.ts';
+import { type Cup, cupsTogether, cupText } from './paint/cup.ts';
 import type { CoatOfStep, Step } from './step.ts';
 
 /**

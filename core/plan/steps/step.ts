@@ -2,7 +2,7 @@ import type { Family, Hand, Lab, Mend, Role, Source, StripMethod, SupplyLine, Wa
 import type { Hazard } from '#core/safety/index';
 import type { Minute } from '#core/units/index';
 import type { Constraint } from './constraint.ts';
-import type { Cup } from './cup.ts';
+import type { Cup } from './paint/cup.ts';
 
 /** One treatment of one part; or of several that get the same treatment together, once their steps are joined into a row. */
 export type Step = {

@@ -1,8 +1,8 @@
 import type { EventOf } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import { toIso } from '#core/units/index';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
 
 type Stage = EventOf<'dryness'>['stage'];
 

@@ -1,7 +1,7 @@
 import type { LogEvent } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import { useWords } from '../../app/useWords.ts';
-import { startedAt } from './outcomes.tsx';
+import { startedAt } from './outcome/outcomes.tsx';
 
 /** While a stripper works: a look at each quarter of its dwell, the next one named. */
 export function Looks({ step, events, now }: { step: PlannedStep; events: readonly LogEvent[]; now: number }) {

@@ -1,4 +1,4 @@
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 const MOST_SAID = 3;

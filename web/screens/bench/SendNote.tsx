@@ -1,6 +1,6 @@
 import { counted } from '#core/units/index';
 import { useEffect, useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useAppSelector } from '../../app/store.ts';
 
 /** Under the buttons: what was pressed but has not reached the server, and that it has when it has. */

@@ -1,6 +1,6 @@
 import type { Evening, EveningRow } from '#core/plan/index';
 import { capital, listed } from '#core/units/index';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 
 /** Why the evening is laid out as it is: what is done together, and what that spares. */
 export function WhySo({ evening, minutes }: { evening: Evening; minutes: number }) {

@@ -1,6 +1,6 @@
 import type { PlannedStep } from '#core/plan/index';
 import { useWords } from '../../app/useWords.ts';
-import { FilmPatterns, filmFill } from '../../views/filmTextures.tsx';
+import { FilmPatterns, filmFill } from '../../views/drawn/filmTextures.tsx';
 
 const WIDTH = 354;
 

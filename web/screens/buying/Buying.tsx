@@ -2,10 +2,10 @@ import { shoppingList } from '#core/plan/index';
 import { Printer } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { BesidePaint } from './BesidePaint.tsx';
-import { Budgets } from './Budgets.tsx';
+import { BesidePaint } from './prices/BesidePaint.tsx';
+import { Budgets } from './budgets/Budgets.tsx';
 import { FromTheShelf } from './FromTheShelf.tsx';
 import { HowSure } from './HowSure.tsx';
 import { ListFor } from './ListFor.tsx';
@@ -15,7 +15,7 @@ import { ShopSection } from './ShopSection.tsx';
 import { ToOrder } from './ToOrder.tsx';
 import { WaysToSave } from './WaysToSave.tsx';
 
-const MoneyByMonth = lazy(async () => ({ default: (await import('./MoneyByMonth.tsx')).MoneyByMonth }));
+const MoneyByMonth = lazy(async () => ({ default: (await import('./budgets/MoneyByMonth.tsx')).MoneyByMonth }));
 
 /** What to buy where, for all pieces or some: the cheapest there is, with what has to be ordered tonight said first. */
 export function Buying() {

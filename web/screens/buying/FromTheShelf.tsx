@@ -1,4 +1,4 @@
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 /** What stands on the shelf of each paint that is planned, and whether a touch-up jar is left. */

@@ -1,6 +1,6 @@
 import type { Purchases } from '#core/buying/index';
 import { counted } from '#core/units/index';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { Why } from '../../views/Why.tsx';
 

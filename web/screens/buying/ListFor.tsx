@@ -1,4 +1,4 @@
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 
 /** Whom the list is for: everybody, or some pieces. */
 export function ListFor({

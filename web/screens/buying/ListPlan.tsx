@@ -1,8 +1,8 @@
 import { buyingKey, buyingProblem, type ProvenPurchases } from '#core/buying/index';
 import type { PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useProvenPurchases } from '../../app/useProvenPurchases.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { useProvenPurchases } from '../../app/plan/useProvenPurchases.ts';
 import { planner } from '../../workers/planner.ts';
 
 const Context = createContext<PlanView | null>(null);

@@ -1,8 +1,8 @@
 import type { ShoppingLine } from '#core/plan/index';
 import { parseMoney } from '#core/units/index';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { SmallField, SmallSelect } from '../../views/fields/SmallField.tsx';
 import type { BoughtLine } from './useBought.ts';
 
 const MOST_PACKS = 50;

@@ -1,5 +1,5 @@
 import { capital } from '#core/units/index';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { moreText, reachText, thinText } from '../../views/rationText.ts';
 

@@ -1,8 +1,8 @@
 import { parcelKey } from '#core/buying/index';
 import { toOrder } from '#core/plan/index';
 import { counted, toIso } from '#core/units/index';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { useListPlan } from './ListPlan.tsx';
 

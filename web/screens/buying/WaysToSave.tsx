@@ -3,8 +3,8 @@ import { daysLater } from '#core/plan/index';
 import { counted } from '#core/units/index';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { saveFact, useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { saveFact, useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { askBuyer } from '../../workers/buyer.ts';
 

@@ -3,10 +3,10 @@ import type { Facts, Layer, LogEvent, Piece } from '#core/facts/index';
 import { lineShares, type ShoppingLine } from '#core/plan/index';
 import { localMoment, splitExactly, toIso } from '#core/units/index';
 import { useState } from 'react';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useListPlan } from './ListPlan.tsx';
 
 /** A line of the list as it was bought: how many packs came, at what price, and of which paint where it was another one. */

@@ -3,7 +3,7 @@ import type { Lab } from '#core/facts/index';
 import { type BenchPaint, gramsOf } from '#core/mixing/index';
 import { counted } from '#core/units/index';
 import { useWords } from '../../app/useWords.ts';
-import { PaintStrip } from '../../views/paint.tsx';
+import { PaintStrip } from '../../views/drawn/paint.tsx';
 
 const LOOK = { match: 'near enough: compare dry', family: 'nearly: look closely', other: 'not there yet' } as const;
 

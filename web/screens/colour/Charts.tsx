@@ -11,12 +11,12 @@ import {
 import type { Chart, Lab } from '#core/facts/index';
 import { counted, listed } from '#core/units/index';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
-import { FileField } from '../../views/FileField.tsx';
-import { RemoveButton } from '../../views/RemoveButton.tsx';
-import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { FileField } from '../../views/fields/FileField.tsx';
+import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
+import { SmallField, SmallSelect } from '../../views/fields/SmallField.tsx';
 import type { Target } from './target.ts';
 
 /** Colours of a chart shown at once: the nearest, or those of a name. */

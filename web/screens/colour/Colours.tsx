@@ -1,7 +1,7 @@
 import { rangesOf } from '#core/mixing/index';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { Kept } from './Kept.tsx';
 import { MixingBench } from './MixingBench.tsx';
 import { PaintsTable } from './PaintsTable.tsx';

@@ -2,12 +2,12 @@ import { familyDrying, isOwnThinner } from '#core/drying/index';
 import { type EventOf, FAMILIES, type Family, plain, type Product, type Sheet, standingEvents } from '#core/facts/index';
 import { toIso, toMinute } from '#core/units/index';
 import { useState } from 'react';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useOneAtATime } from '../../app/useOneAtATime.ts';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
-import { SmallSelect } from '../../views/SmallField.tsx';
+import { SmallSelect } from '../../views/fields/SmallField.tsx';
 
 /** A doubtful thinner is stirred in a cup before any of it goes into the gun. */
 export function CupTests({ product, sheet }: { product: Product; sheet: Sheet }) {

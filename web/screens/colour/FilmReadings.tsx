@@ -3,12 +3,12 @@ import { colourDifference, hexOf, looksAfter, readColour } from '#core/colour/in
 import { type EventOf, type Product, standingEvents } from '#core/facts/index';
 import { counted, toIso } from '#core/units/index';
 import { useState } from 'react';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useOneAtATime } from '../../app/useOneAtATime.ts';
-import { RemoveButton } from '../../views/RemoveButton.tsx';
-import { SmallField, SmallForm, SmallSelect } from '../../views/SmallField.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
+import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../views/fields/SmallField.tsx';
 
 const COATS = ['1', '2', '3', '4', '5', '6'] as const;
 

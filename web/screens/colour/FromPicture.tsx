@@ -2,10 +2,10 @@ import { hexOf, type Pixels, UNSURE_DELTA_E } from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { pictureUrl } from '../../api/pictures.ts';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { Chips } from '../../views/Chips.tsx';
-import { FileField } from '../../views/FileField.tsx';
-import { FormProblem } from '../../views/SmallField.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
+import { FileField } from '../../views/fields/FileField.tsx';
+import { FormProblem } from '../../views/fields/SmallField.tsx';
 import type { MarksQuestion } from '../../workers/mix.worker.ts';
 import { useMarks } from './useMixWorker.ts';
 

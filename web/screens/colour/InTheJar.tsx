@@ -5,14 +5,14 @@ import { type BenchPaint, bottleTinted, inTheJar, type Poured, putRight, wholeBo
 import { counted, listed, toIso } from '#core/units/index';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { nowMinute } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
-import { useOneAtATime } from '../../app/useOneAtATime.ts';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { nowMinute } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
-import { Chips } from '../../views/Chips.tsx';
-import { SmallField, SmallForm } from '../../views/SmallField.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
+import { SmallField, SmallForm } from '../../views/fields/SmallField.tsx';
 import { useCorrection } from './useMixWorker.ts';
 
 const LOST: Record<EventOf<'spoiled'>['why'], string> = {

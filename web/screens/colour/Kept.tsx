@@ -5,9 +5,9 @@ import { keepsUntil } from '#core/mixing/index';
 import type { MixLasts } from '#core/plan/index';
 import { counted, dateFigures, listed, localMoment, toMinute } from '#core/units/index';
 import { Link } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { PaintStrip } from '../../views/paint.tsx';
+import { PaintStrip } from '../../views/drawn/paint.tsx';
 import { mixAgain, type Target } from './target.ts';
 
 /** What was mixed here: recipe, what is left, and the way to mix it again. */

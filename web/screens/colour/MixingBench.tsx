@@ -4,10 +4,10 @@ import { jarOfMix, keptRecipe, likeliestRange, type Nearest, nearestPaints, type
 import { type PlanView, plannedInColour } from '#core/plan/index';
 import { listed } from '#core/units/index';
 import { useMemo, useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { Chips } from '../../views/Chips.tsx';
-import { SmallCheck } from '../../views/SmallField.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
+import { SmallCheck } from '../../views/fields/SmallField.tsx';
 import { type Field, Fields } from './Fields.tsx';
 import { InTheJar } from './InTheJar.tsx';
 import { NearestPaints } from './NearestPaints.tsx';

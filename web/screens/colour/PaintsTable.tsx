@@ -2,7 +2,7 @@ import { counted } from '#core/units/index';
 import { coatsToHide, knownPaint, PRIMER_SHADES } from '#core/coats/index';
 import { colourWord, hexOf } from '#core/colour/index';
 import { Link } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { Why } from '../../views/Why.tsx';
 
 /** The workshop's colours and how many coats each takes over the usual primers. */

@@ -1,9 +1,9 @@
 import { hexOf, readColour } from '#core/colour/index';
 import { capital } from '#core/units/index';
 import { type FormEvent, useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { FormProblem } from '../../views/SmallField.tsx';
-import { SwatchPicker } from '../../views/SwatchPicker.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { FormProblem } from '../../views/fields/SmallField.tsx';
+import { SwatchPicker } from '../../views/fields/SwatchPicker.tsx';
 import { Adding } from '../job-sheet/Adding.tsx';
 import { Charts } from './Charts.tsx';
 import { FromPicture } from './FromPicture.tsx';

@@ -4,14 +4,14 @@ import { cupFor, flattenedBy, lookOf, mixedPaint, type Range } from '#core/mixin
 import type { ColourUse } from '#core/plan/index';
 import { capital, counted, listed, parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { nowMinute } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
-import { useOneAtATime } from '../../app/useOneAtATime.ts';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { nowMinute } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
-import { Chips } from '../../views/Chips.tsx';
-import { SmallField, SmallForm } from '../../views/SmallField.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
+import { SmallField, SmallForm } from '../../views/fields/SmallField.tsx';
 import { Additions, type Measure } from './Additions.tsx';
 import type { Target } from './target.ts';
 

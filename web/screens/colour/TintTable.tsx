@@ -4,13 +4,13 @@ import { type BenchPaint, benchPaints, mixedPaint, mostTint, type TintRow, tintT
 import { parseNumber, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
-import { useOneAtATime } from '../../app/useOneAtATime.ts';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
-import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { SmallField, SmallSelect } from '../../views/fields/SmallField.tsx';
 import { Why } from '../../views/Why.tsx';
 
 /** A whole bottle or tin tinted by weight: half a per cent to five, with what each comes to. */

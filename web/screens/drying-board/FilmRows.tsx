@@ -2,7 +2,7 @@ import { hexOf } from '#core/colour/index';
 import type { Piece } from '#core/facts/index';
 import type { HangingPart } from '#core/plan/index';
 import { memo } from 'react';
-import { filmFill } from '../../views/filmTextures.tsx';
+import { filmFill } from '../../views/drawn/filmTextures.tsx';
 import type { Axis } from './foldedAxis.ts';
 import { clip, HEAD, LABEL, ROW, WIDTH } from './geometry.ts';
 

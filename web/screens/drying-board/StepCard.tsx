@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useTrials } from '../../app/useTrials.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { useTrials } from '../../app/plan/useTrials.ts';
 import { useWords } from '../../app/useWords.ts';
 import { stepTitle } from '../../views/stepTitle.ts';
 import { planner } from '../../workers/planner.ts';

@@ -10,8 +10,8 @@ import {
 } from '@dnd-kit/core';
 import { type RefObject, useCallback, useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { planner } from '../../workers/planner.ts';
 import type { Axis } from './foldedAxis.ts';

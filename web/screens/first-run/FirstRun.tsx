@@ -1,8 +1,8 @@
 import { usualPlace } from '#core/drying/index';
 import type { Hand, Place, Workshop } from '#core/facts/index';
 import { useState } from 'react';
-import { CurrencyField } from '../../views/CurrencyField.tsx';
-import { useFacts, useSaving } from '../../app/useFacts.ts';
+import { CurrencyField } from '../../views/fields/CurrencyField.tsx';
+import { useFacts, useSaving } from '../../app/writing/useFacts.ts';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const EVENING = { from: '19:00', to: '21:30' };

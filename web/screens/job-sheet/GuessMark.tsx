@@ -1,5 +1,5 @@
 import type { Piece } from '#core/facts/index';
-import { useSaving } from '../../app/useFacts.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
 
 /** A guess says so; one press says it is right. Changing the value settles it too. */
 export function GuessMark({ piece, guess }: { piece: Piece; guess: string }) {

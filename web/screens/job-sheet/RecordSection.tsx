@@ -1,5 +1,5 @@
 import { Download } from 'lucide-react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { AddDone } from '../log/AddDone.tsx';
 import { entriesOf } from '#core/log/index';
 import { Entry } from '../log/Entry.tsx';

@@ -4,9 +4,9 @@ import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import { sendPicture } from '../../api/pictures.ts';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
 
 /** A piece with one of its parts changed. */
 export function withPart(piece: Piece, partId: string, change: Partial<Part>): Piece {

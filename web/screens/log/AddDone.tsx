@@ -2,14 +2,14 @@ import type { Piece } from '#core/facts/index';
 import { whenRefused } from '#core/plan/index';
 import { listed } from '#core/units/index';
 import { useState } from 'react';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { MomentField } from '../../views/MomentField.tsx';
-import { TookField } from '../../views/TookField.tsx';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { MomentField } from '../../views/fields/MomentField.tsx';
+import { TookField } from '../../views/fields/TookField.tsx';
 import { doneEvents } from '#core/plan/index';
 import { readMinutes, withMinutes } from '#core/plan/index';
-import { partKeyParts } from '../bench/stepKeyParts.ts';
+import { partKeyParts } from '../bench/outcome/stepKeyParts.ts';
 
 /** A planned step that was done away from the bench, entered with its own time. */
 export function AddDone({ piece }: { piece: Piece }) {

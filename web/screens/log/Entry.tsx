@@ -2,14 +2,14 @@ import type { DoneEvent, LogEvent } from '#core/facts/index';
 import { whenRefused } from '#core/plan/index';
 import { durationText, toIso, toMinute } from '#core/units/index';
 import { useState } from 'react';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
 import { useWords } from '../../app/useWords.ts';
-import { MomentField } from '../../views/MomentField.tsx';
-import { TookField } from '../../views/TookField.tsx';
+import { MomentField } from '../../views/fields/MomentField.tsx';
+import { TookField } from '../../views/fields/TookField.tsx';
 import { readMinutes } from '#core/plan/index';
-import { PaintStrip } from '../../views/paint.tsx';
+import { PaintStrip } from '../../views/drawn/paint.tsx';
 
 import { entryText, type LogEntry } from '#core/log/index';
 

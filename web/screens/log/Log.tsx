@@ -1,7 +1,7 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { LogEntry } from '#core/log/index';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { Entry } from './Entry.tsx';
 import { LogFilters } from './LogFilters.tsx';
 import { NoteForm } from './NoteForm.tsx';

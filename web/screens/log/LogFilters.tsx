@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ENTRY_KINDS, type EntryKind } from '#core/log/index';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { DateField } from '../../views/DateField.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { DateField } from '../../views/fields/DateField.tsx';
 import type { LogSearch } from './useLogSearch.ts';
 
 const KIND_NAMES: Readonly<Record<EntryKind, string>> = {

@@ -1,8 +1,8 @@
 import { toIso } from '#core/units/index';
 import { useState } from 'react';
-import { nowMinute } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
+import { nowMinute } from '../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
 
 const MOST_CHARACTERS = 2000;
 

@@ -3,7 +3,7 @@ import { ENTRY_KINDS, type EntryKind, entriesOf, filtered, type LogEntry, type L
 import { useDeferredValue, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSearchQuery } from '../../api/workshopApi.ts';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 
 const ASKED = ['q', 'piece', 'paint', 'kind', 'from', 'to'] as const;
 export type Asked = Readonly<Record<(typeof ASKED)[number], string>>;

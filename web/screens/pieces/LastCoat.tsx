@@ -1,8 +1,8 @@
 import { resolveLayer } from '#core/coats/index';
 import type { Role } from '#core/facts/index';
 import type { WhereNow } from '#core/plan/index';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { MomentField } from '../../views/MomentField.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { MomentField } from '../../views/fields/MomentField.tsx';
 
 const ROLES: Partial<Record<WhereNow, readonly Role[]>> = {
   primed: ['primer', 'fine-primer', 'filler-primer'],

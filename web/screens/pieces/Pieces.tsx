@@ -2,14 +2,14 @@ import type { Piece } from '#core/facts/index';
 import { plain } from '#core/facts/index';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { counted } from '#core/units/index';
-import { BudgetBar } from '../../views/BudgetBar.tsx';
+import { BudgetBar } from '../../views/drawn/BudgetBar.tsx';
 import { PieceStatus } from '../../views/PieceStatus.tsx';
-import { Portrait } from '../../views/Portrait.tsx';
+import { Portrait } from '../../views/drawn/Portrait.tsx';
 import { duplicated } from './duplicated.ts';
 
 /** All pieces in hand, each with its next step, its end and its price. */

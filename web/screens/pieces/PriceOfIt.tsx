@@ -1,9 +1,9 @@
 import type { Piece } from '#core/facts/index';
 import type { Outlook, PlanView } from '#core/plan/index';
 import { counted, sentences } from '#core/units/index';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { Portrait } from '../../views/Portrait.tsx';
+import { Portrait } from '../../views/drawn/Portrait.tsx';
 
 /** What the piece will cost in money, evenings and weeks, and what is least known: is it worth it? */
 export function PriceOfIt({ draft, plan, outlook }: { draft: Piece | null; plan: PlanView | null; outlook: Outlook | null }) {

@@ -2,7 +2,7 @@ import type { Piece } from '#core/facts/index';
 import { estimateOf, type PieceView } from '#core/plan/index';
 import { CAUTIONS, DEFER } from '#core/safety/index';
 import { capital, counted } from '#core/units/index';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 /** One page for whoever the piece belongs to: what it will cost, when it will be done, what is done and what is not. */

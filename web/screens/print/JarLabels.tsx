@@ -3,7 +3,7 @@ import { plain, standingEvents } from '#core/facts/index';
 import { keepsUntil } from '#core/mixing/index';
 import { counted, dateFigures, localMoment, toMinute } from '#core/units/index';
 import { Link } from 'react-router';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 /** Labels for the jars of what was mixed: name, colour, recipe, day and piece. */

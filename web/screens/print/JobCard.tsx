@@ -3,7 +3,7 @@ import { type Preparation, preparationOf, type PlannedStep } from '#core/plan/in
 import { unplannedBecause, cautionsFor, DEFER } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
 import { useMemo } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 /** One part on one sheet: what it is, each step with a place for the time, the gate, and the cautions. */

@@ -1,6 +1,6 @@
 import { Link, useParams, useSearchParams } from 'react-router';
-import { Lost } from '../../app/Lost.tsx';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { Lost } from '../../app/shell/Lost.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { Estimate } from './Estimate.tsx';
 import { JobCard } from './JobCard.tsx';
 import { Labels } from './Labels.tsx';

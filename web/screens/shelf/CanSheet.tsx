@@ -3,14 +3,14 @@ import type { Can, EventOf, Product } from '#core/facts/index';
 import { counted, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
-import { KeptDate } from '../../views/KeptDate.tsx';
+import { KeptDate } from '../../views/fields/KeptDate.tsx';
 import { Sheet } from '../../views/Sheet.tsx';
-import { SmallField, SmallSelect } from '../../views/SmallField.tsx';
+import { SmallField, SmallSelect } from '../../views/fields/SmallField.tsx';
 import { WeighCan } from './WeighCan.tsx';
 
 const LOST: readonly { readonly why: EventOf<'spoiled'>['why']; readonly label: string }[] = [

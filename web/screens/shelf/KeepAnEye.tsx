@@ -1,7 +1,7 @@
 import { cartridgeMinutes, type Keeping, type ShelfCan } from '#core/buying/index';
 import { durationText, toIso } from '#core/units/index';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 
 const SAID_FIRST: readonly Keeping['kind'][] = ['expired', 'frost', 'stale', 'expiring'];

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { ratioAnswersSchema, ratioText, type SaidRatios } from './ratioAnswers.ts';
-import { TextField } from '../../views/TextField.tsx';
+import { TextField } from '../../views/fields/TextField.tsx';
 import type { KeepSheet } from './keepSheet.ts';
 
 /** Thinning and hardener as parts to one part of paint, by volume. */

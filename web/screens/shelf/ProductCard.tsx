@@ -3,7 +3,7 @@ import { hexOf } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
 import { Link } from 'react-router';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { CanDrawing } from './CanDrawing.tsx';
 import { WeighCan } from './WeighCan.tsx';

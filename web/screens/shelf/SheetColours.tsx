@@ -4,9 +4,9 @@ import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
-import { PaintStrip } from '../../views/paint.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { PaintStrip } from '../../views/drawn/paint.tsx';
 
 /** The colours of a range, how well each hides, and which of them the ground shines through. */
 export function SheetColours({ sheet, onDuplicate }: { sheet: Sheet; onDuplicate: () => void }) {

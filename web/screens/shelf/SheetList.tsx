@@ -2,10 +2,10 @@ import { sheetsFromCsv, sheetsToCsv } from '#core/coats/index';
 import { plain } from '#core/facts/index';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
-import { FileField } from '../../views/FileField.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { FileField } from '../../views/fields/FileField.tsx';
 
 /** Every product sheet, and all of them as CSV out and in. */
 export function SheetList() {

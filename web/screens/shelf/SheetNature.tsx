@@ -1,7 +1,7 @@
 import { familyDrying } from '#core/drying/index';
 import { familySchema, type Hand, plain, roleSchema, roleText, type Sheet } from '#core/facts/index';
 import { HAND_NAMES } from '../../views/handNames.ts';
-import { Chips } from '../../views/Chips.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
 import { LabelRatios } from './LabelRatios.tsx';
 import type { KeepSheet } from './keepSheet.ts';
 

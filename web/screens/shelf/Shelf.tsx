@@ -4,7 +4,7 @@ import { hexOf } from '#core/colour/index';
 import { counted } from '#core/units/index';
 import { Dialog } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { AddCan } from './AddCan.tsx';
 import { CanSheet } from './CanSheet.tsx';
 import { KeepAnEye } from './KeepAnEye.tsx';

@@ -2,10 +2,10 @@ import { canFact, type Keeping, readShelf, type ShelfCan, shelfToCsv } from '#co
 import { plain, type Product } from '#core/facts/index';
 import { counted, toIso } from '#core/units/index';
 import { useState } from 'react';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/newId.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { newId } from '../../app/writing/newId.ts';
 import { useWords } from '../../app/useWords.ts';
-import { PaintStrip } from '../../views/paint.tsx';
+import { PaintStrip } from '../../views/drawn/paint.tsx';
 import { type SortColumn, SortHead, useSorted } from '../../views/SortHead.tsx';
 import { TableBothWays } from '../../views/TableBothWays.tsx';
 

@@ -5,11 +5,11 @@ import { plain, type Stock, SUPPLY_KINDS, supplyUnitSchema } from '#core/facts/i
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { newId } from '../../app/newId.ts';
-import { useSaving } from '../../app/useFacts.ts';
-import { RemoveButton } from '../../views/RemoveButton.tsx';
-import { TextField } from '../../views/TextField.tsx';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { newId } from '../../app/writing/newId.ts';
+import { useSaving } from '../../app/writing/useFacts.ts';
+import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
+import { TextField } from '../../views/fields/TextField.tsx';
 import { stockAnswersSchema, UNIT_OF } from './stockAnswers.ts';
 import { supplyText } from '#core/amounts/index';
 

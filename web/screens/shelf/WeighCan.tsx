@@ -2,11 +2,11 @@ import type { ShelfCan } from '#core/buying/index';
 import { leftByWeight } from '#core/mixing/index';
 import { type Parsed, parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
-import { nowMinute, usePlan } from '../../app/PlanContext.tsx';
-import { logEvents } from '../../app/logging.ts';
-import { newId } from '../../app/newId.ts';
+import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../app/writing/logging.ts';
+import { newId } from '../../app/writing/newId.ts';
 import { useWords } from '../../app/useWords.ts';
-import { SmallField } from '../../views/SmallField.tsx';
+import { SmallField } from '../../views/fields/SmallField.tsx';
 
 const FRESH = { left: '', gross: '', empty: '' };
 

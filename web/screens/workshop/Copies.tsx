@@ -3,8 +3,8 @@ import { History } from 'lucide-react';
 import { toast } from 'sonner';
 import type { Copy } from '../../api/answers.ts';
 import { useCopiesQuery, useSetAsideQuery } from '../../api/workshopApi.ts';
-import { restoreCopy } from '../../app/restoring.ts';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { restoreCopy } from '../../app/writing/restoring.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 
 /** The copies beside the workshop: what is in each, and back to it. */

@@ -4,9 +4,9 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { BroughtPiece, ImportAnswer } from '../../api/answers.ts';
 import { useImportFileMutation, useImportZipMutation } from '../../api/workshopApi.ts';
-import { restoreCopy } from '../../app/restoring.ts';
-import { tellProblem } from '../../app/useFacts.ts';
-import { FileField } from '../../views/FileField.tsx';
+import { restoreCopy } from '../../app/writing/restoring.ts';
+import { tellProblem } from '../../app/writing/useFacts.ts';
+import { FileField } from '../../views/fields/FileField.tsx';
 
 const MOST_BYTES = 200_000_000;
 

@@ -10,9 +10,9 @@ import {
   usePhoneQuery,
   useRevokePhoneMutation,
 } from '../../api/workshopApi.ts';
-import { tellProblem } from '../../app/useFacts.ts';
+import { tellProblem } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
-import { Chips } from '../../views/Chips.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
 
 const WATCH_MS = 3000;
 const HOURS = ['1', '3', '8'] as const;

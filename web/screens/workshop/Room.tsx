@@ -1,11 +1,11 @@
 import type { Workshop } from '#core/facts/index';
 import { counted, parseQuantity, weightText } from '#core/units/index';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
-import { RemoveButton } from '../../views/RemoveButton.tsx';
-import { SmallField, SmallForm } from '../../views/SmallField.tsx';
+import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
+import { SmallField, SmallForm } from '../../views/fields/SmallField.tsx';
 import { Sizes } from './Sizes.tsx';
 
 /** How much there is room for: the booth while it is sprayed, hooks and shelves while it dries. Nothing said: room enough. */

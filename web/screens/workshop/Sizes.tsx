@@ -1,8 +1,8 @@
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { SmallField, SmallForm } from '../../views/SmallField.tsx';
+import { SmallField, SmallForm } from '../../views/fields/SmallField.tsx';
 
 const [LEAST_MM, MOST_MM] = [20, 5000];
 

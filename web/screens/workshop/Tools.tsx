@@ -1,10 +1,10 @@
 import { type Hand, handSchema } from '#core/facts/index';
 import { useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { HAND_NAMES } from '../../views/handNames.ts';
-import { Chips } from '../../views/Chips.tsx';
-import { BenchMinutes } from './BenchMinutes.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
+import { BenchMinutes } from './hours/BenchMinutes.tsx';
 import { Sizes } from './Sizes.tsx';
 
 const TUBS = ['1', '2', '3', '4'];

@@ -3,28 +3,28 @@ import type { Workshop } from '#core/facts/index';
 import { dateFigures } from '#core/units/index';
 import { Download } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { usePlan } from '../../app/PlanContext.tsx';
-import { useSaving } from '../../app/useFacts.ts';
+import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
-import { applyTheme, chosenTheme, type Theme } from '../../app/theme.ts';
-import { CurrencyField } from '../../views/CurrencyField.tsx';
-import { Chips } from '../../views/Chips.tsx';
-import { Calendars } from './Calendars.tsx';
+import { applyTheme, chosenTheme, type Theme } from '../../app/shell/theme.ts';
+import { CurrencyField } from '../../views/fields/CurrencyField.tsx';
+import { Chips } from '../../views/fields/Chips.tsx';
+import { Calendars } from './hours/Calendars.tsx';
 import { Copies } from './Copies.tsx';
-import { DaysOff } from './DaysOff.tsx';
-import { FilmsAhead } from './FilmsAhead.tsx';
-import { FreeHours } from './FreeHours.tsx';
-import { HoursKept } from './HoursKept.tsx';
+import { DaysOff } from './hours/DaysOff.tsx';
+import { FilmsAhead } from './air/FilmsAhead.tsx';
+import { FreeHours } from './hours/FreeHours.tsx';
+import { HoursKept } from './hours/HoursKept.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { Phone } from './Phone.tsx';
-import { Oven } from './Oven.tsx';
-import { Places } from './Places.tsx';
+import { Oven } from './air/Oven.tsx';
+import { Places } from './air/Places.tsx';
 import { Room } from './Room.tsx';
 import { Tools } from './Tools.tsx';
 
 const TOUCH_UP_CHOICES = [0, TOUCH_UP_ML, 2 * TOUCH_UP_ML, 4 * TOUCH_UP_ML];
 
-const AirChart = lazy(async () => ({ default: (await import('./AirChart.tsx')).AirChart }));
+const AirChart = lazy(async () => ({ default: (await import('./air/AirChart.tsx')).AirChart }));
 
 /** Free hours, places and their air, units, and the open file in and out. */
 export function WorkshopPage() {

@@ -4,11 +4,11 @@ import type { Family, Layer, Part, Piece, Product } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { newId } from '../../../app/newId.ts';
+import { newId } from '../../../app/writing/newId.ts';
 import { CAN_KINDS, type CanKind, familyOver } from '../../../views/paintKinds.ts';
 import { WhereOn } from '../../../views/WhereOn.tsx';
-import { type AnyColour, AnyPaint, wantedOf } from './AnyPaint.tsx';
-import { PaintChooser } from './PaintChooser.tsx';
+import { type AnyColour, AnyPaint, wantedOf } from './choosing/AnyPaint.tsx';
+import { PaintChooser } from './choosing/PaintChooser.tsx';
 
 /** Primers and clears: what is wanted of them is their kind. */
 const UNCOLOURED = CAN_KINDS.filter(({ role, clear }) => clear || role.endsWith('primer'));

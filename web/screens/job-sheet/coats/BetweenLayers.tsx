@@ -1,7 +1,7 @@
 import type { Part } from '#core/facts/index';
 import type { Dressing, LayerView } from '#core/plan/index';
 import { Link } from 'react-router';
-import { PaintStrip } from '../../../views/paint.tsx';
+import { PaintStrip } from '../../../views/drawn/paint.tsx';
 
 /** Details and decals of a part, each after which layer, with how it sits; changed under Masking. */
 export function BetweenLayers({

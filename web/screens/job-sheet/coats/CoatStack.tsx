@@ -3,7 +3,7 @@ import { hexOf } from '#core/colour/index';
 import type { JointVerdict } from '#core/coats/index';
 import { materialText, type Part } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
-import { FilmPatterns } from '../../../views/filmTextures.tsx';
+import { FilmPatterns } from '../../../views/drawn/filmTextures.tsx';
 import { type Block, stackColumns } from './stackColumns.ts';
 
 const WIDTH = 600;

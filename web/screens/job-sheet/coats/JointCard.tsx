@@ -2,7 +2,7 @@ import { counted } from '#core/units/index';
 import { type Layer, type Part, type Piece, materialText } from '#core/facts/index';
 import type { JointOfPart, LayerView, Mended } from '#core/plan/index';
 import { useEffect, useState } from 'react';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { sentence } from '../../../views/sentence.ts';
 import { Why } from '../../../views/Why.tsx';

@@ -16,13 +16,13 @@ import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, v
 import { CSS } from '@dnd-kit/utilities';
 import { CopyPlus, GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import { newId } from '../../../app/newId.ts';
+import { newId } from '../../../app/writing/newId.ts';
 import { Why } from '../../../views/Why.tsx';
-import { PaintStrip } from '../../../views/paint.tsx';
+import { PaintStrip } from '../../../views/drawn/paint.tsx';
 import { WhereOn } from '../../../views/WhereOn.tsx';
-import { type AnyColour, AnyPaint, wantedOf } from './AnyPaint.tsx';
+import { type AnyColour, AnyPaint, wantedOf } from './choosing/AnyPaint.tsx';
 import { LayerOptions } from './LayerOptions.tsx';
-import { PaintChooser } from './PaintChooser.tsx';
+import { PaintChooser } from './choosing/PaintChooser.tsx';
 
 /** A look further than this from the paint's own is worth a word, ΔE: what two people begin to see in hand. */
 const SEEN_OFF = 2;

@@ -2,12 +2,12 @@ import { type Hand, type Layer, type Part, type Piece, plain, type Weight, weigh
 import type { LayerView } from '#core/plan/index';
 import { SlidersHorizontal, Thermometer } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { HAND_NAMES } from '../../../views/handNames.ts';
-import { Chips } from '../../../views/Chips.tsx';
-import { SmallSelect } from '../../../views/SmallField.tsx';
+import { Chips } from '../../../views/fields/Chips.tsx';
+import { SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { WARM_LABELS } from '../../../views/warmWords.ts';
-import { ByTools } from './ByTools.tsx';
+import { ByTools } from './choosing/ByTools.tsx';
 import { WarmLayer } from './WarmLayer.tsx';
 
 /** Grits a film is flatted with before the next coat: the finer, the thinner or brighter what follows. */

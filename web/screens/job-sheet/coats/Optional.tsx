@@ -1,7 +1,7 @@
 import { neverOptional, resolveLayer } from '#core/coats/index';
 import type { Layer, Part, Piece } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
 /** The topmost layer may be left out: until when it is cheap to lay after all, and what it asks later. */

@@ -1,9 +1,9 @@
 import { type Layer, type Part, type Piece, WARM_BY, type WarmBy } from '#core/facts/index';
 import { warmthOf } from '#core/plan/index';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { Chips } from '../../../views/Chips.tsx';
-import { SpellFields } from '../../../views/SpellFields.tsx';
+import { Chips } from '../../../views/fields/Chips.tsx';
+import { SpellFields } from '../../../views/fields/SpellFields.tsx';
 import { WARM_CAUTIONS, WARM_LABELS } from '../../../views/warmWords.ts';
 
 type Choice = 'no' | WarmBy;

@@ -1,9 +1,9 @@
 import { touchUpIdOf } from '#core/plan/index';
 import { asSentence, counted, listed } from '#core/units/index';
-import { usePlan } from '../../../app/PlanContext.tsx';
-import { useSaving } from '../../../app/useFacts.ts';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
+import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
-import { Parcels } from '../Parcels.tsx';
+import { Parcels } from '../dates/Parcels.tsx';
 import { Cautions } from '../../../views/Cautions.tsx';
 import { FitStages } from './FitStages.tsx';
 import { Tasks } from './Tasks.tsx';

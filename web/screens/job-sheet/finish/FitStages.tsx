@@ -2,9 +2,9 @@ import { type Part, type Piece, pieceSchema, plain } from '#core/facts/index';
 import type { PieceView } from '#core/plan/index';
 import { fitOrder, glueNote, lostByFitting } from '#core/survey/index';
 import { toast } from 'sonner';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { partKeyParts } from '../../bench/stepKeyParts.ts';
+import { partKeyParts } from '../../bench/outcome/stepKeyParts.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { fitChoices, keyOfFit } from './moments.ts';
 

@@ -1,10 +1,10 @@
 import { type Piece, type TouchUp, touchUpSchema } from '#core/facts/index';
 import { type PieceView, touchUpIdOf } from '#core/plan/index';
 import { useState } from 'react';
-import { newId } from '../../../app/newId.ts';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { newId } from '../../../app/writing/newId.ts';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
+import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { Adding } from '../Adding.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
 

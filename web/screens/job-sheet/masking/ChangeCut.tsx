@@ -1,9 +1,9 @@
 import { type Cut, cutSchema, type Part } from '#core/facts/index';
 import { firstRefused } from '#core/zones/index';
 import { useState } from 'react';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { SmallField, SmallForm } from '../../../views/SmallField.tsx';
+import { SmallField, SmallForm } from '../../../views/fields/SmallField.tsx';
 import { DIVISION_WAYS, readNumbers } from './divisions.ts';
 
 /** Other numbers for a division there is: everything that follows from it moves along. */

@@ -3,14 +3,14 @@ import { listed } from '#core/units/index';
 import { type OrderAnswer, type Paint, tapeSafety, withColour, withLaterRound, withLock } from '#core/masking/index';
 import { coatsLaidOn, dividedPart, merged } from '#core/zones/index';
 import { toast } from 'sonner';
-import { newId } from '../../../app/newId.ts';
-import { usePlan } from '../../../app/PlanContext.tsx';
-import { PaintStrip } from '../../../views/paint.tsx';
-import { AnyPaint } from '../coats/AnyPaint.tsx';
-import { PaintChooser } from '../coats/PaintChooser.tsx';
+import { newId } from '../../../app/writing/newId.ts';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
+import { PaintStrip } from '../../../views/drawn/paint.tsx';
+import { AnyPaint } from '../coats/choosing/AnyPaint.tsx';
+import { PaintChooser } from '../coats/choosing/PaintChooser.tsx';
 import { usePieceSave, withPart, withZoneOf } from '../pieceChanges.ts';
 import { ChangeCut } from './ChangeCut.tsx';
-import type { ZoneLook } from '../../../views/zoneColours.ts';
+import type { ZoneLook } from '../../../views/drawn/zoneColours.ts';
 
 /** The zone that is chosen: its name, its colour, and the way back to what it was cut from. */
 export function ChosenZone({ piece, part, look, order }: { piece: Piece; part: Part; look: ZoneLook; order: OrderAnswer | undefined }) {

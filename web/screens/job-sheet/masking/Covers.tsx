@@ -3,9 +3,9 @@ import { coversOf, usualCover } from '#core/masking/index';
 import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { newId } from '../../../app/newId.ts';
-import { RemoveButton } from '../../../views/RemoveButton.tsx';
-import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
+import { newId } from '../../../app/writing/newId.ts';
+import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 

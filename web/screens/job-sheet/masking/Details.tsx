@@ -18,11 +18,11 @@ import {
 import type { Dressing, LayerView } from '#core/plan/index';
 import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
-import { newId } from '../../../app/newId.ts';
-import { usePlan } from '../../../app/PlanContext.tsx';
-import { PaintStrip } from '../../../views/paint.tsx';
-import { RemoveButton } from '../../../views/RemoveButton.tsx';
-import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
+import { newId } from '../../../app/writing/newId.ts';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
+import { PaintStrip } from '../../../views/drawn/paint.tsx';
+import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';

@@ -2,10 +2,10 @@ import { type Cut, type CutNumbers, cutSchema, type Part, standingZones } from '
 import { toIso } from '#core/units/index';
 import { cutRefused } from '#core/zones/index';
 import { useState } from 'react';
-import { newId } from '../../../app/newId.ts';
-import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
+import { newId } from '../../../app/writing/newId.ts';
+import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { SmallField, SmallForm, SmallSelect } from '../../../views/SmallField.tsx';
+import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { cutOf, DIVISION_WAYS, readNumbers, type DivisionWay, type ZoneSize } from './divisions.ts';
 
 /** Divides the chosen zone: a way, at most three numbers that stand there already, one press. */

@@ -1,7 +1,7 @@
 import { HOLDS, type Hold, holdSchema, type Part, type Piece } from '#core/facts/index';
 import { parseNumber } from '#core/units/index';
 import { toast } from 'sonner';
-import { Chips } from '../../../views/Chips.tsx';
+import { Chips } from '../../../views/fields/Chips.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 
 /** How the part is held while it is sprayed, the unseen spot that is touched, and the face to start on. */

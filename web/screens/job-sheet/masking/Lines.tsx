@@ -3,7 +3,7 @@ import { fineLineFor } from '#core/masking/index';
 import { parseQuantity } from '#core/units/index';
 import { dividedPart } from '#core/zones/index';
 import { toast } from 'sonner';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 

@@ -4,8 +4,8 @@ import { counted } from '#core/units/index';
 import { schematic, zoneSize } from '#core/zones/index';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { usePlan } from '../../../app/PlanContext.tsx';
-import { Chips } from '../../../views/Chips.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
+import { Chips } from '../../../views/fields/Chips.tsx';
 import { sentence } from '../../../views/sentence.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
@@ -23,7 +23,7 @@ import { TracedOnPicture } from './TracedOnPicture.tsx';
 import { Stencils } from './Stencils.tsx';
 import { TapeSteps } from './TapeSteps.tsx';
 import { TraceZone } from './TraceZone.tsx';
-import { shareOfZones, zoneLooks } from '../../../views/zoneColours.ts';
+import { shareOfZones, zoneLooks } from '../../../views/drawn/zoneColours.ts';
 
 const VIEWS = [
   { value: 'zones', label: 'Zones and order' },

@@ -3,8 +3,8 @@ import type { OrderAnswer } from '#core/masking/index';
 import type { PlannedStep, StackView } from '#core/plan/index';
 import type { DrawnZone } from '#core/zones/index';
 import { useWords } from '../../../app/useWords.ts';
-import { ZoneShape } from '../../../views/PartShape.tsx';
-import { PartShapeTape } from '../../../views/PartShapeTape.tsx';
+import { ZoneShape } from '../../../views/drawn/PartShape.tsx';
+import { PartShapeTape } from '../../../views/drawn/PartShapeTape.tsx';
 
 const SIZE = { wide: 144, tall: 60 };
 const UNPAINTED = '#ececec';

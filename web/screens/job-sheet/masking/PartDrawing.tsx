@@ -1,8 +1,8 @@
 import type { DrawnZone } from '#core/zones/index';
 import { useWords } from '../../../app/useWords.ts';
-import { PartShapeTape } from '../../../views/PartShapeTape.tsx';
-import { ZoneShape } from '../../../views/PartShape.tsx';
-import { fillOf, type ZoneLook } from '../../../views/zoneColours.ts';
+import { PartShapeTape } from '../../../views/drawn/PartShapeTape.tsx';
+import { ZoneShape } from '../../../views/drawn/PartShape.tsx';
+import { fillOf, type ZoneLook } from '../../../views/drawn/zoneColours.ts';
 
 const WIDE = 420;
 const LABELS = 220;

@@ -2,7 +2,7 @@ import type { Part } from '#core/facts/index';
 import { FORCING_MINUTES, tapesFor } from '#core/masking/index';
 import type { PlannedStep } from '#core/plan/index';
 import { dividedPart } from '#core/zones/index';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
 /** Tape that stays longer than this is worth a word, minutes. */

@@ -3,8 +3,8 @@ import { parseQuantity, toIso } from '#core/units/index';
 import { cutRefused } from '#core/zones/index';
 import { useState } from 'react';
 import { pictureUrl } from '../../../api/pictures.ts';
-import { newId } from '../../../app/newId.ts';
-import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
+import { newId } from '../../../app/writing/newId.ts';
+import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 
 type Point = [number, number];
 

@@ -1,7 +1,7 @@
 import type { Cut, Part, Piece, Trace } from '#core/facts/index';
 import { standingFor } from '#core/facts/index';
 import { pictureUrl } from '../../../api/pictures.ts';
-import { fillOf, type ZoneLook } from '../../../views/zoneColours.ts';
+import { fillOf, type ZoneLook } from '../../../views/drawn/zoneColours.ts';
 
 /** Zones that were traced, in their colours on the picture they were traced on; press one to choose it. */
 export function TracedOnPicture({

@@ -3,9 +3,9 @@ import type { Preparation, PricedWay } from '#core/plan/index';
 import { counted, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
-import { logEvents } from '../../../app/logging.ts';
-import { newId } from '../../../app/newId.ts';
+import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../../app/writing/logging.ts';
+import { newId } from '../../../app/writing/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { planner } from '../../../workers/planner.ts';
 

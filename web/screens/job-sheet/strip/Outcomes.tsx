@@ -3,9 +3,9 @@ import { dwells } from '#core/strip/index';
 import { parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { nowMinute, usePlan } from '../../../app/PlanContext.tsx';
-import { logEvents } from '../../../app/logging.ts';
-import { newId } from '../../../app/newId.ts';
+import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
+import { logEvents } from '../../../app/writing/logging.ts';
+import { newId } from '../../../app/writing/newId.ts';
 import { useWords } from '../../../app/useWords.ts';
 
 const OUTCOMES: readonly { readonly outcome: StripOutcome; readonly label: string }[] = [

@@ -2,7 +2,7 @@ import { counted } from '#core/units/index';
 import { type Part, type Piece, plain, type StripMethod } from '#core/facts/index';
 import { type Preparation, type PricedWay, type Way, withPiece } from '#core/plan/index';
 import { useEffect, useState } from 'react';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { planner } from '../../../workers/planner.ts';
 import { withPart } from '../pieceChanges.ts';

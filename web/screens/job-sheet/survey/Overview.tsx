@@ -2,13 +2,13 @@ import { plain } from '#core/facts/index';
 import { useSearchParams } from 'react-router';
 import { GuessMark } from '../GuessMark.tsx';
 import type { SectionProps } from '../sectionProps.ts';
-import { Marks } from './Marks.tsx';
-import { PartTree } from './PartTree.tsx';
-import { Pictures } from './Pictures.tsx';
+import { Marks } from './walk/Marks.tsx';
+import { PartTree } from './parts/PartTree.tsx';
+import { Pictures } from './walk/Pictures.tsx';
 import { Sharpen } from './Sharpen.tsx';
-import { Walk } from './Walk.tsx';
+import { Walk } from './walk/Walk.tsx';
 import { isPlanned } from '#core/safety/index';
-import { KeptBecause } from './KeptBecause.tsx';
+import { KeptBecause } from './parts/KeptBecause.tsx';
 
 /** The piece with its marks on the left, its parts on the right, and the next question above both. */
 export function Overview({ piece, view }: SectionProps) {

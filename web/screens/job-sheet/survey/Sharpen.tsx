@@ -1,7 +1,7 @@
 import type { Piece } from '#core/facts/index';
 import type { SharpenQuestion } from '#core/plan/index';
 import { useEffect, useState } from 'react';
-import { usePlan } from '../../../app/PlanContext.tsx';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { planner } from '../../../workers/planner.ts';
 import { usePieceSave } from '../pieceChanges.ts';
 

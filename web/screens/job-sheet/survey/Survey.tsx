@@ -1,10 +1,10 @@
 import { useSearchParams } from 'react-router';
-import { Chips } from '../../../views/Chips.tsx';
+import { Chips } from '../../../views/fields/Chips.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { Overview } from './Overview.tsx';
-import { PartsEditor } from './PartsEditor.tsx';
-import { References } from './References.tsx';
-import { TakingApart } from './TakingApart.tsx';
+import { PartsEditor } from './parts/PartsEditor.tsx';
+import { References } from './colour/References.tsx';
+import { TakingApart } from './apart/TakingApart.tsx';
 
 const VIEWS = [
   { key: 'walk', name: 'Walk round it', View: Overview },

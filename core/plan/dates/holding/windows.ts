@@ -1,0 +1,105 @@
+import type { DryingClocks } from '#core/drying/index';
+import type { Allowed, Gap, Placed, Schedule } from '#core/schedule/index';
+import { type EndOf, timesOf } from '../../films/index.ts';
+import { allowedBy, gapOf, stepsLookedAt } from '../../steps/index.ts';
+import type { Minute } from '#core/units/index';
+import type { Step } from '../../steps/index.ts';
+import type { PlannedStep } from '../plannedStep.ts';
+
+/** The stretch of all gaps to a placed step at once in which it may start, and when the next one would open. */
+function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<PlannedStep, 'window' | 'missedUntil' | 'missedScuffs'> {
+  let window: { from: Minute; to: Minute | null } = { from: 0, to: null };
+  let missed: Allowed | undefined;
+  for (const gap of gaps) {
+    if (!gap.from.every((id) => result.placed.has(id))) continue;
+    const spans = gap.allowed((id) => (result.placed.get(id) as Placed).end);
+    const at = spans.findIndex(
+      (stretch) => placed.start >= stretch.from - 1e-6 && (stretch.to === null || placed.start <= stretch.to + 1e-6),
+    );
+    const span = spans[at];
+    if (!span) continue;
+    if (span.to !== null && (window.to === null || span.to < window.to)) missed = spans[at + 1];
+    const to = span.to === null ? window.to : window.to === null ? span.to : Math.min(span.to, window.to);
+    window = { from: Math.max(window.from, span.from), to };
+  }
+  return { window, missedUntil: missed?.from ?? null, ...(missed?.scuff ? { missedScuffs: true } : {}) };
+}
+
+/** Set by the scheduler on what only waits for another step. */
+const WAITS = 'waits for a step that has no date';
+
+/** Why a step has no date: its own reason, or that of the step it waits for. */
+function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => string {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const own = new Map(result.unplaced.map(({ id, why }) => [id, why]));
+  const said = new Map<string, string>();
+  const tell = (step: Step): string => {
+    const known = said.get(step.id);
+    if (known) return known;
+    said.set(step.id, WAITS);
+    const reason = own.get(step.id);
+    const why = step.stopped ?? (reason === undefined || reason === WAITS ? waitsFor(step) : reason);
+    said.set(step.id, why);
+    return why;
+  };
+  const waitsFor = (step: Step): string => {
+    const before = step.constraints
+      .flatMap(stepsLookedAt)
+      .flatMap((id) => byId.get(id) ?? [])
+      .find((other) => !result.placed.has(other.id));
+    if (!before) return WAITS;
+    const why = tell(before);
+    return why.startsWith('waits for') ? why : `waits for “${before.title}”: ${why}`;
+  };
+  return tell;
+}
+
+/** Bright steel that cannot be primed in its hours waits in a dry box: said on the step before. */
+const DRY_BOX =
+  'then into a dry box, or wrapped tight in film where none is large enough, with a bag of drying agent; bare steel rusts within hours in the open';
+
+/** Sooner than this by force is worth no risk, minutes. */
+const WORTH_FORCING = 60;
+
+/** When a mask that waits for tape-safe films could be forced: once all of them bear a hand. */
+function forcedMask(step: Step, placed: Placed, clocks: DryingClocks, endOf: EndOf): Minute | null {
+  const films =
+    step.stage === 'mask' ? step.constraints.flatMap(({ rule }) => (rule.is === 'stage' && rule.stage === 'tape' ? [rule.film] : [])) : [];
+  const hands = films.map((film) => timesOf(film, clocks, endOf).handle);
+  if (hands.length === 0 || hands.includes(null)) return null;
+  const from = Math.max(...(hands as Minute[]));
+  return from + WORTH_FORCING < placed.start ? from : null;
+}
+
+/** Until when what is mixed for a coat may be used. */
+function mixOf({ constraints }: Step, clocks: DryingClocks, endOf: EndOf): Pick<PlannedStep, 'mixGoodUntil'> {
+  const ends = constraints.flatMap(({ rule }) => (rule.is === 'pot-life' ? (allowedBy(rule, clocks, endOf)[0]?.to ?? []) : []));
+  return ends.length === 0 ? {} : { mixGoodUntil: Math.min(...ends) };
+}
+
+/** All steps with their places, their windows, and what has to be done with the part afterwards. */
+export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks): PlannedStep[] {
+  const why = whyUnplaced(steps, result);
+  const boxed = new Set<string>();
+  const endOf = (id: string) => (result.placed.get(id) as Placed).end;
+  const planned = steps.map((step): PlannedStep => {
+    const placed = result.placed.get(step.id) ?? null;
+    if (!placed) return { ...step, placed, unplacedWhy: why(step), window: null, missedUntil: null };
+    for (const constraint of step.constraints) {
+      if (constraint.rule.is !== 'before-rust') continue;
+      const [inTime] = allowedBy(constraint.rule, clocks, endOf);
+      if (inTime && inTime.to !== null && placed.start > inTime.to + 1e-6) for (const id of stepsLookedAt(constraint)) boxed.add(id);
+    }
+    const gaps = step.constraints.map((constraint) => gapOf(step.id, constraint, clocks));
+    const forcedFrom = forcedMask(step, placed, clocks, endOf);
+    return {
+      ...step,
+      minutes: Math.round(placed.end - placed.start),
+      placed,
+      ...windowOf(placed, result, gaps),
+      ...(forcedFrom === null ? {} : { forcedFrom }),
+      ...mixOf(step, clocks, endOf),
+    };
+  });
+  return planned.map((step) => (boxed.has(step.id) ? { ...step, afterwards: DRY_BOX } : step));
+}

@@ -1,0 +1,134 @@
+import { CAN_RESIDUE, detailMl } from '#core/amounts/index';
+import { shelfCans, usableMl } from '#core/buying/index';
+import { colourDifference } from '#core/colour/index';
+import type { Detail, Facts, Lab } from '#core/facts/index';
+import { areaMm2 } from '#core/survey/index';
+import type { Minute } from '#core/units/index';
+import type { PlannedStep } from '../plannedStep.ts';
+
+/**
+ * One mix for all that is to look alike: panels of a set, both sides of a seam, brushed details. How much it takes, whether the jar
+ * lasts, and where it would run dry: a second mix is never quite the first (BRIEF §10).
+ */
+
+export type ColourUse = {
+  /** Paint from its bottle, all coats and details still to come. */
+  readonly ml: number;
+  /** The same with a fifth over (BRIEF §6). */
+  readonly withSpareMl: number;
+  readonly pieces: readonly { readonly pieceId: string; readonly ml: number }[];
+};
+
+/** What is mixed over what the coats need. */
+const SPARE = 0.2;
+/** Two colours nearer than this are one, ΔE2000. */
+const SAME = 1;
+
+/** What is planned in a colour, whatever paint it is to come from. */
+export function plannedInColour(lab: Lab, steps: readonly PlannedStep[], facts: Facts): ColourUse {
+  return plannedFor(
+    steps,
+    facts,
+    (step) => step.coat !== undefined && colourDifference(step.coat.lab, lab) < SAME,
+    (detail) => colourDifference(detail.lab, lab) < SAME,
+  );
+}
+
+export type MixLasts = ColourUse & {
+  readonly productId: string;
+  readonly leftMl: number;
+  /** The first coat the jar does not reach; null where it lasts. */
+  readonly runsDry: { readonly stepId: string; readonly pieceId: string; readonly title: string; readonly at: Minute | null } | null;
+  readonly shortMl: number;
+  /** What coats half as heavy on faces nobody sees would save, mL. */
+  readonly hiddenSavesMl: number;
+};
+
+/** Every mix with something planned in it. @param facts with their zones divided */
+export function mixesLast(steps: readonly PlannedStep[], facts: Facts): MixLasts[] {
+  const cans = shelfCans(facts);
+  return facts.products.flatMap((product) => {
+    if (!product.mix) return [];
+    const own = (step: PlannedStep) => step.coat?.productId === product.id;
+    const planned = plannedFor(steps, facts, own, (detail) => detail.productId === product.id);
+    if (planned.ml <= 0) return [];
+    const leftMl = usableMl(cans, product.id, CAN_RESIDUE);
+    return [
+      {
+        ...planned,
+        productId: product.id,
+        leftMl,
+        shortMl: Math.max(0, planned.ml - leftMl),
+        runsDry: firstWithout(inOrder(steps.filter(own)), leftMl),
+        hiddenSavesMl: hiddenSpots(steps.filter(own), facts).reduce((sum, { savesMl }) => sum + savesMl, 0),
+      },
+    ];
+  });
+}
+
+/** How heavily a face that nobody sees may be sprayed where paint is short. */
+const HIDDEN_WEIGHT = 0.5;
+
+/** A part of which faces that nobody sees may be sprayed thinly, and what that saves of the paint, mL from its container. */
+export type HiddenSpot = { readonly pieceId: string; readonly partId: string; readonly savesMl: number };
+
+/** Where a paint that is short may be thinned out, what saves most first. */
+export function hiddenSpots(steps: readonly PlannedStep[], facts: Facts): HiddenSpot[] {
+  const spots = new Map<string, HiddenSpot>();
+  for (const step of steps)
+    for (const { partId, ml } of hiddenOn(step, facts)) {
+      const key = `${step.pieceId} ${partId}`;
+      const known = spots.get(key)?.savesMl ?? 0;
+      spots.set(key, { pieceId: step.pieceId, partId, savesMl: known + ml * (1 - HIDDEN_WEIGHT) });
+    }
+  return [...spots.values()].filter(({ savesMl }) => savesMl > 0).sort((a, b) => b.savesMl - a.savesMl);
+}
+
+export function firstWithout(coats: readonly PlannedStep[], leftMl: number): MixLasts['runsDry'] {
+  let left = leftMl;
+  for (const { id, pieceId, title, placed, coat } of coats) {
+    left -= coat?.paintMl ?? 0;
+    if (left < -1e-6) return { stepId: id, pieceId, title, at: placed?.start ?? null };
+  }
+  return null;
+}
+
+export function inOrder(steps: readonly PlannedStep[]): PlannedStep[] {
+  return [...steps].sort((a, b) => (a.placed?.start ?? Number.POSITIVE_INFINITY) - (b.placed?.start ?? Number.POSITIVE_INFINITY));
+}
+
+/** What of a coat goes on faces that nobody sees, part by part, mL from the container. */
+function hiddenOn({ pieceId, on, coat }: PlannedStep, { pieces }: Facts): { readonly partId: string; readonly ml: number }[] {
+  const piece = pieces.find((own) => own.id === pieceId);
+  return on.flatMap(({ partId, zoneIds, ml }) => {
+    const part = piece?.parts.find((own) => own.id === partId);
+    if (!part || !coat || coat.ml <= 0) return [];
+    const faces = part.faces.filter((face) => zoneIds.includes(face.zoneId));
+    const all = areaMm2(faces);
+    const paintMl = ((ml ?? coat.ml) / coat.ml) * coat.paintMl;
+    return all > 0 ? [{ partId, ml: (paintMl * areaMm2(faces.filter((face) => !face.seen))) / all }] : [];
+  });
+}
+
+function plannedFor(
+  steps: readonly PlannedStep[],
+  facts: Facts,
+  takesCoat: (step: PlannedStep) => boolean,
+  takesDetail: (detail: Detail) => boolean,
+): ColourUse {
+  const byPiece = new Map<string, number>();
+  const add = (pieceId: string, ml: number) => byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + ml);
+  for (const step of steps) if (step.coat && step.stopped === undefined && takesCoat(step)) add(step.pieceId, step.coat.paintMl);
+  for (const { pieceId, detail, copies } of detailsToCome(steps, facts)) if (takesDetail(detail)) add(pieceId, detailMl(detail, copies));
+  const ml = [...byPiece.values()].reduce((sum, own) => sum + own, 0);
+  return { ml, withSpareMl: ml * (1 + SPARE), pieces: [...byPiece].map(([pieceId, own]) => ({ pieceId, ml: own })) };
+}
+
+function detailsToCome(steps: readonly PlannedStep[], { pieces }: Facts) {
+  const open = new Set(steps.filter((step) => step.stage === 'detail').flatMap((step) => step.keys.map((key) => key.split('.')[3])));
+  return pieces.flatMap((piece) =>
+    piece.parts.flatMap((part) =>
+      (part.details ?? []).filter((detail) => open.has(detail.id)).map((detail) => ({ pieceId: piece.id, detail, copies: part.copies })),
+    ),
+  );
+}

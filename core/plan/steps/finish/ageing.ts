@@ -1,0 +1,31 @@
+import { familyDrying } from '#core/drying/index';
+import { papers } from '#core/prep/index';
+import { workSize } from '#core/survey/index';
+import { workMinutes } from '#core/units/index';
+import type { PlacedLayer, PlannedFilm } from '../../films/index.ts';
+import type { StepChain } from '../chain.ts';
+import { onceReached } from '../constraints.ts';
+
+/** Aged on purpose: rub-through at edges and handholds is wanted, and has its step (BRIEF §1). */
+export function addRubThrough(chain: StepChain, film: PlannedFilm, placed: PlacedLayer): void {
+  const { piece, part } = chain.of;
+  if (piece.aim !== 'aged') return;
+  const size = workSize(part);
+  const hard = familyDrying(film.family).flat === null ? 'fit' : 'flat';
+  chain.add(
+    {
+      stage: 'age',
+      layerIndex: placed.index,
+      title: 'Rub through where hands and years would have',
+      minutes: workMinutes(3, size),
+      setup: 2,
+      detail:
+        'P600 then a grey pad: edges, handles, lids; stop, step back, look. Light crackle: a fast lacquer over a young slow coat, on scrap first',
+      hazards: ['dust'],
+      because: 'Wear is wanted here: what would be a fault elsewhere is the finish.',
+      supplies: papers([600], { ...size, copyCm2: size.copyCm2 / 4 }),
+      treatment: 'rub through',
+    },
+    [onceReached(film, hard, `the ${placed.resolved.name} must be hard before it is rubbed through`)],
+  );
+}

@@ -1,0 +1,121 @@
+import { type Conditions, conditionsOf } from '#core/drying/index';
+import type { ProvenPurchases } from '#core/buying/index';
+import type { Facts, Piece, Workshop } from '#core/facts/index';
+import { datedLike, type PieceView, type PlannedStep, type PlanView } from '#core/plan/index';
+import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { Turns } from '#core/schedule/index';
+import { planner } from '../../workers/planner.ts';
+import { LookedProvider, useBetterPlan } from './useBetterPlan.ts';
+import { useProvenPurchases } from './useProvenPurchases.ts';
+import { showsNow, useFacts, type WorkshopState } from '../writing/useFacts.ts';
+
+export type Planned = {
+  readonly facts: Facts;
+  readonly workshop: Workshop;
+  readonly demo: boolean;
+  readonly state: WorkshopState;
+  readonly plan: PlanView;
+  readonly conditions: Conditions;
+  readonly stepById: ReadonlyMap<string, PlannedStep>;
+  readonly pieceById: ReadonlyMap<string, Piece>;
+  readonly pieceViewById: ReadonlyMap<string, PieceView>;
+  readonly stayMinutes: number | undefined;
+  readonly setStayMinutes: (minutes: number | undefined) => void;
+};
+
+const Context = createContext<Planned | null>(null);
+
+export function usePlan(): Planned {
+  const planned = useContext(Context);
+  if (!planned) throw new Error('usePlan stands outside the plan.');
+  return planned;
+}
+
+export const nowMinute = (): number => Date.now() / 60_000;
+const REPLAN_MS = 60_000;
+
+/** Keeps a plan of the newest facts: redrawn on a fact, an event or a passed minute, never more. */
+export function PlanProvider({
+  children,
+  steady,
+  waiting,
+}: {
+  children: ReactNode;
+  /** At the bench no better plan is taken up: what is being done stays. */
+  steady: boolean;
+  waiting: (state: 'loading' | 'away' | 'not-started') => ReactNode;
+}) {
+  const { facts, demo, state, loaded, failed } = useFacts();
+  const { setAside, trouble, asLastSeen, phone } = state;
+  const [minute, setMinute] = useState(nowMinute);
+  const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
+  const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
+  /** Plans are asked for in turn; only the newest is drawn: nobody presses on a step that is about to be another. */
+  const newest = useRef(0);
+  const turns = useRef<Turns | undefined>(undefined);
+  const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
+  const newestProven = useRef(proven);
+  // Nothing is planned before the browser's own entries are in.
+  const started = loaded && (facts.workshop[0]?.started ?? false);
+  useProvenPurchases(result, (found) => {
+    newestProven.current = found;
+    setProven(found);
+  });
+  const looked = useBetterPlan(
+    facts,
+    started && stayMinutes === undefined && (!steady || turns.current === undefined),
+    { turns, proven: newestProven },
+    (plan) => {
+      newest.current++;
+      setResult({ plan, facts });
+    },
+  );
+
+  useEffect(() => {
+    const timer = setInterval(() => setMinute(nowMinute()), REPLAN_MS);
+    return () => clearInterval(timer);
+  }, []);
+
+  useEffect(() => {
+    if (!started) return;
+    const request = ++newest.current;
+    const now = Math.max(minute, nowMinute());
+    const draw = (seen: (before: PlanView | undefined) => PlanView) => {
+      if (request === newest.current) setResult((before) => ({ plan: seen(before?.plan), facts }));
+    };
+    planner.soon(facts, now, stayMinutes, turns.current, proven).then((plan) => draw((before) => datedLike(plan, before)));
+    planner.whole().then((plan) => draw(() => plan));
+  }, [facts, minute, stayMinutes, started, proven]);
+
+  // With the page itself, not before it: an edit is made on what its person saw.
+  useLayoutEffect(() => {
+    if (result) showsNow(result.facts);
+  }, [result]);
+
+  const value = useMemo<Planned | null>(() => {
+    const workshop = result?.facts.workshop[0];
+    if (!result || !workshop) return null;
+    const { plan, facts: planned } = result;
+    return {
+      facts: planned,
+      workshop,
+      demo,
+      state: { setAside, trouble, asLastSeen, phone },
+      plan,
+      stayMinutes,
+      setStayMinutes,
+      conditions: conditionsOf(planned, plan.now),
+      stepById: new Map(plan.steps.map((step) => [step.id, step])),
+      pieceById: new Map(planned.pieces.map((piece) => [piece.id, piece])),
+      pieceViewById: new Map(plan.pieces.map((piece) => [piece.pieceId, piece])),
+    };
+  }, [result, demo, setAside, trouble, asLastSeen, phone, stayMinutes]);
+
+  if (loaded && !started) return <>{waiting('not-started')}</>;
+  if (!value) return <>{waiting(failed ? 'away' : 'loading')}</>;
+  return (
+    <Context.Provider value={value}>
+      <LookedProvider value={looked}>{children}</LookedProvider>
+    </Context.Provider>
+  );
+}

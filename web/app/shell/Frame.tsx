@@ -1,0 +1,75 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { Toaster } from 'sonner';
+import { ConflictDialog } from './ConflictDialog.tsx';
+import { DryingLine } from './DryingLine.tsx';
+import { Header } from './Header.tsx';
+import { Palette } from './Palette.tsx';
+import { PlanProvider } from '../plan/PlanContext.tsx';
+import { readKept, sendWaiting } from '../writing/logging.ts';
+import { Notices } from './Notices.tsx';
+
+const FirstRun = lazy(async () => ({ default: (await import('../../screens/first-run/FirstRun.tsx')).FirstRun }));
+const RETRY_MS = 5000;
+
+/** Header, drying line and the destination below; the bench alone fills the screen. */
+export function Frame() {
+  const atBench = useLocation().pathname === '/bench';
+  useEffect(() => {
+    void readKept().then(sendWaiting);
+    const timer = setInterval(() => void sendWaiting(), RETRY_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return (
+    <>
+      <PlanProvider
+        steady={atBench}
+        waiting={(state) => (state === 'not-started' ? <Suspense>{<FirstRun />}</Suspense> : <Waiting state={state} />)}
+      >
+        {atBench ? (
+          <Outlet />
+        ) : (
+          <>
+            <Header />
+            <DryingLine />
+            <Notices />
+            <main id="main" className="mx-auto max-w-[1480px] px-3 py-3 sm:px-6 sm:py-5">
+              <Outlet />
+            </main>
+            <Palette />
+          </>
+        )}
+      </PlanProvider>
+      <ConflictDialog />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          unstyled: true,
+          classNames: {
+            toast: 'sheet flex items-center justify-between gap-4 min-w-80 !py-3 font-sans text-body',
+            actionButton: 'act !min-h-9 shrink-0 whitespace-nowrap',
+            error: 'border-l-4 !border-l-ink',
+          },
+        }}
+      />
+    </>
+  );
+}
+
+function Waiting({ state }: { state: 'loading' | 'away' }) {
+  return (
+    <main className="p-10 text-lead" aria-busy={state === 'loading'}>
+      {state === 'loading' ? (
+        <p className="second">Opening the workshop …</p>
+      ) : (
+        <div className="sheet max-w-xl">
+          <h1>The workshop’s server does not answer</h1>
+          <p className="mt-3">Start it again with npm start or bin/demo. Nothing is lost: what you logged here is kept in this browser.</p>
+          <button type="button" className="act mt-5" onClick={() => location.reload()}>
+            Try again
+          </button>
+        </div>
+      )}
+    </main>
+  );
+}

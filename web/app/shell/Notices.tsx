@@ -1,0 +1,67 @@
+import { counted } from '#core/units/index';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { discard, sendAgain } from '../writing/logging.ts';
+import type { Refused } from '../writing/outbox.ts';
+import { usePlan } from '../plan/PlanContext.tsx';
+import { useAppSelector } from '../store.ts';
+
+/** What is not as it should be, under the drying line of every page: said once, with what to do. */
+export function Notices() {
+  const { state } = usePlan();
+  const { events, refused, away, reason, keeps } = useAppSelector((root) => root.outbox);
+  const waiting = (away || state.asLastSeen) && events.length > 0;
+  return (
+    <div className="noprint mx-auto max-w-[1480px] px-3 empty:hidden sm:px-6" aria-live="polite">
+      {state.asLastSeen && (
+        <Notice>
+          The workshop’s server does not answer. This is the workshop as last seen here: you can log what you do, the rest waits. Start the
+          server again with npm start or bin/demo.
+        </Notice>
+      )}
+      {state.trouble && (
+        <Notice>
+          {state.trouble} The workshop can be looked at and <a href="/api/export">exported</a>, but nothing new is kept on the disk. Make
+          room or allow writing there, then start the program again.
+        </Notice>
+      )}
+      {waiting && (
+        <Notice>
+          Kept here, {counted(events.length, 'entry', 'entries')} to send. {reason ?? 'Sent as soon as the server answers.'}{' '}
+          {!keeps && 'This browser keeps nothing after the page is closed: leave it open.'}
+        </Notice>
+      )}
+      {refused.map((own) => (
+        <RefusedNotice key={own.id} refused={own} />
+      ))}
+      {state.setAside > 0 && (
+        <Notice>
+          {counted(state.setAside, 'fact or entry', 'facts or entries')} could not be read and lie aside, untouched.{' '}
+          <Link to="/workshop#copies">See which</Link>
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+function RefusedNotice({ refused }: { refused: Refused }) {
+  return (
+    <Notice>
+      An entry of this browser was not taken: {refused.title} {refused.mend}
+      <span className="ml-3 inline-flex gap-2">
+        {refused.event && (
+          <button type="button" className="act !min-h-9" onClick={() => void sendAgain(refused)}>
+            Send it again
+          </button>
+        )}
+        <button type="button" className="act !min-h-9" onClick={() => void discard(refused.id)}>
+          Discard it
+        </button>
+      </span>
+    </Notice>
+  );
+}
+
+function Notice({ children }: { children: ReactNode }) {
+  return <p className="mt-3 border-l-4 border-ink bg-quiet px-4 py-2">{children}</p>;
+}

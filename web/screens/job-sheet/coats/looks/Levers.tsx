@@ -1,0 +1,109 @@
+import { counted } from '#core/units/index';
+import { mixFor } from '#core/amounts/index';
+import { clearToBuild, compareShades, resolveLayer } from '#core/coats/index';
+import type { Part, Piece } from '#core/facts/index';
+import type { StackView } from '#core/plan/index';
+import { useState } from 'react';
+import { usePlan } from '../../../../app/plan/PlanContext.tsx';
+import { useWords } from '../../../../app/useWords.ts';
+import { SheenOf } from './SheenOf.tsx';
+
+const POLISH = [1500, 2000, 3000];
+
+type Props = { readonly piece: Piece; readonly part: Part; readonly stack: StackView };
+
+/** What decides how it looks: ground, tone, sheen, clear; each with its figures. */
+export function Levers(props: Props) {
+  return (
+    <section className="sheet !p-4" aria-label="Ground, tone and sheen">
+      <h2>Ground, tone and sheen</h2>
+      <Shades {...props} />
+      <SheenOf {...props} />
+      <Clear {...props} />
+    </section>
+  );
+}
+
+/** The first colour over white, grey, black and no primer. */
+function Shades({ part, stack }: Props) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const colour = part.layers.map((layer) => resolveLayer(layer, facts)).find((layer) => layer.role === 'colour' && !layer.transparent);
+  if (!colour) return null;
+  const mlPerCoat = stack.layers.find((layer) => layer.layerId === colour.layer.id)?.mlPerCoat ?? 0;
+  const rows = compareShades(colour.lab, colour.share, mlPerCoat);
+  return (
+    <table className="mt-2 w-full">
+      <caption className="second text-left text-small">{colour.name} over each ground</caption>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.name} className="border-t border-hairline">
+            <td className="py-1">{row.name}</td>
+            <td className="figure">{counted(row.coats, 'coat')}</td>
+            <td className="figure text-right">{words.volume(row.ml)}</td>
+            <td className="second pl-3 text-small">{row.suits ? '' : 'too dark for it'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Clear that flatting and polish ask for. */
+function Clear({ part }: Props) {
+  const { facts } = usePlan();
+  const [edges, setEdges] = useState(false);
+  const clear = part.layers.map((layer) => resolveLayer(layer, facts)).find((layer) => layer.role === 'clear');
+  if (!clear) return null;
+  const build = clearToBuild(POLISH, true, edges, clear.filmUm);
+  const have = clear.layer.coats * clear.filmUm;
+  const left = have - (build.um - 15);
+  return (
+    <p className="mt-3 border-t border-hairline pt-2">
+      Flatted P1500 to P3000 and polished,{' '}
+      <button type="button" className="linklike" onClick={() => setEdges(!edges)}>
+        {edges ? 'edges too' : 'flats only'}
+      </button>
+      : <span className="figure">{build.um.toFixed(0)} µm</span> of clear, {counted(build.coats, 'coat')}. Planned:{' '}
+      <span className="figure">{have.toFixed(0)} µm</span>
+      {left < 15 ? `: only ${Math.max(0, left).toFixed(0)} µm would stay, burn-through likely.` : ', enough.'}
+    </p>
+  );
+}
+
+/** What goes into the cup for each paint that is thinned or hardened. */
+export function Mixing({ part, stack }: Pick<Props, 'part' | 'stack'>) {
+  const { facts } = usePlan();
+  const mixed = part.layers
+    .map((layer) => resolveLayer(layer, facts))
+    .filter((layer) => layer.label?.thinning || layer.label?.hardener || (layer.thinner && layer.thinner !== layer.family));
+  if (mixed.length === 0) return null;
+  return (
+    <section className="sheet !p-4" aria-label="Mixing">
+      <h2>In the cup</h2>
+      {mixed.map((layer) => {
+        const needMl = stack.layers.find((own) => own.layerId === layer.layer.id)?.ml ?? 0;
+        const mix = mixFor({ needMl, label: layer.label ?? {}, own: layer.family, ...(layer.thinner ? { thinner: layer.thinner } : {}) });
+        return (
+          <div key={layer.layer.id} className="mt-2 border-t border-hairline pt-2">
+            <p className="font-[650] text-ink">{layer.name}</p>
+            <ul>
+              {mix.parts.map((own) => (
+                <li key={own.what} className="flex justify-between">
+                  <span>{own.what}</span>
+                  <span className="figure">
+                    {own.ml.toFixed(1)} mL · {own.grams.toFixed(1)} g
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <p className="second text-small">
+              {counted(mix.cups, 'cup')} of 30 mL, a fifth more than the coats take.
+              {mix.inductionMin ? ` Let it stand ${mix.inductionMin} min.` : ''} {mix.warnings.join(' ')}
+            </p>
+          </div>
+        );
+      })}
+    </section>
+  );
+}
