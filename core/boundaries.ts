@@ -1,4 +1,4 @@
-/** Which folder of core may import which: only those above it in this list (DESIGN §3). Checked by core/boundaries.test.ts. */
+/** Which folder of core may import which: only those above it in this list (README, How the code is laid out). Checked by core/boundaries.test.ts. */
 export const LAYERS: readonly (readonly string[])[] = [
   ['units'],
   ['facts'],

@@ -6,7 +6,7 @@ import { decalRefused, firstRefused } from '#core/zones/index';
 
 /**
  * What no path takes in: a strip method or a mend that is never used on its part, and a flatting of a film that is
- * never flatted (BRIEF §3, §4, §6), nor a division or a decal that its sizes do not allow. Import, the address of a fact and the command line all ask here.
+ * never flatted (trade §3, §4, §6), nor a division or a decal that its sizes do not allow. Import, the address of a fact and the command line all ask here.
  */
 export function refusedIn(piece: Piece, facts: Facts, at: string): Problem | null {
   const method = refusedMethod(piece, at);

@@ -1,7 +1,7 @@
 import type { Hand, Workshop } from '#core/facts/index';
 import { SPRAY_SETUP_MINUTES } from './coatAmount.ts';
 
-/** Minutes round spraying: this person's own, else the usual ones (BRIEF §12; a brush is rinsed). */
+/** Minutes round spraying: this person's own, else the usual ones (trade §12; a brush is rinsed). */
 
 const USUAL_CLEAN_UP: Readonly<Record<Hand, number>> = { aerosol: 3, airbrush: 12, gun: 20, brush: 5 };
 const USUAL_CHANGE = 5;

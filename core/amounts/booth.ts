@@ -1,6 +1,6 @@
 import type { Part, Workshop } from '#core/facts/index';
 
-/** How much lies or hangs side by side in the booth without one part's overspray on the next (BRIEF §12). */
+/** How much lies or hangs side by side in the booth without one part's overspray on the next (trade §12). */
 
 /** Room left round each copy, mm: about half a spray fan. */
 const APART_MM = 60;

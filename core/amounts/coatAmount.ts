@@ -2,7 +2,7 @@ import { type FilmFigures, filmOfCoat } from '#core/coats/index';
 import type { Family, Hand, Role } from '#core/facts/index';
 import { areaGrowth } from '#core/units/index';
 
-/** Paint used, by two models of which the larger holds (BRIEF §7). */
+/** Paint used, by two models of which the larger holds (trade §7). */
 
 /** A flat stretch of surface, and how many of it there are; its area where holes make it another than the sheet's. */
 export type FlatFace = {
@@ -35,7 +35,7 @@ const BRUSH_AT_100CM2 = 2;
 export const NOZZLE_ML = 2;
 export const CAN_RESIDUE = 0.05;
 
-/** Fan, flow, speed and overrun of a spraying tool (BRIEF §7). */
+/** Fan, flow, speed and overrun of a spraying tool (trade §7). */
 export function sprayTool(hand: Exclude<Hand, 'brush'>): Tool {
   return TOOLS[hand];
 }
@@ -83,11 +83,11 @@ export function batchMl(ml: number): number {
   return (ml + NOZZLE_ML) / (1 - CAN_RESIDUE);
 }
 
-/** Usual set-up before the first coat of a batch, and before each that follows with the same mix (BRIEF §12). */
+/** Usual set-up before the first coat of a batch, and before each that follows with the same mix (trade §12). */
 export const SPRAY_SETUP_MINUTES = 10;
 export const NEXT_COAT_SETUP_MINUTES = 2;
 
-/** Minutes to lay one coat: 1 a part and the sweeps themselves (BRIEF §12), and never less than the tool takes to give that much paint. */
+/** Minutes to lay one coat: 1 a part and the sweeps themselves (trade §12), and never less than the tool takes to give that much paint. */
 export function coatMinutes(faces: readonly FlatFace[], hand: Hand, parts: number, ml = 0): number {
   if (hand === 'brush') {
     const area = faces.reduce((sum, face) => sum + (face.count ?? 1) * face.longMm * face.shortMm, 0);

@@ -1,7 +1,7 @@
 import { isOwnThinner } from '#core/drying/index';
 import { type Family, type Label, plain } from '#core/facts/index';
 
-/** What goes into the cup for a given need: paint, hardener and reducer by volume and weight, cup by cup (BRIEF §6). */
+/** What goes into the cup for a given need: paint, hardener and reducer by volume and weight, cup by cup (trade §6). */
 
 /** A mix is made 20 % larger than the coats need. */
 const SPARE = 0.2;

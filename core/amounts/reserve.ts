@@ -1,6 +1,6 @@
 import type { Role, Workshop } from '#core/facts/index';
 
-/** Paint kept for touch-up, unmixed, labelled and dated (BRIEF §6 and §7). */
+/** Paint kept for touch-up, unmixed, labelled and dated (trade §6 and §7). */
 
 /** mL kept of each colour of a piece where the person has not said otherwise: enough for a few chips by brush. */
 export const TOUCH_UP_ML = 5;

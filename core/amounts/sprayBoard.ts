@@ -3,7 +3,7 @@ import { type FlatFace, filmMl, sprayTool, sweepsMl, sweepsOf } from './coatAmou
 
 /**
  * Small parts side by side on one board: faces of one height lie in rows, each row is swept over in one go, so the overrun at either
- * end and the sweep more than the fan takes are paid once a row instead of once a part (BRIEF §7).
+ * end and the sweep more than the fan takes are paid once a row instead of once a part (trade §7).
  */
 
 /** One copy on the board, its faces one by one; turned over for each of them. */

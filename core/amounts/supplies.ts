@@ -3,7 +3,7 @@ import { plain } from '#core/facts/index';
 import { PAPER_PRICE, STRIPPER_PRICE } from '#core/strip/index';
 import type { Stock, SupplyKind, SupplyLine, SupplyUnit } from '#core/facts/index';
 
-/** What is used up beside paint, as lines by kind: papers by grit, tape by width, stripper, gloves, cups (BRIEF §12). */
+/** What is used up beside paint, as lines by kind: papers by grit, tape by width, stripper, gloves, cups (trade §12). */
 
 /** One line by its own name: kind and spec. */
 export function supplyKey({ kind, spec }: Pick<SupplyLine, 'kind' | 'spec'>): string {

@@ -1,6 +1,6 @@
 import type { Hand, Label } from '#core/facts/index';
 
-/** What is in a mL as sprayed: paint from its bottle, reducer, hardener (BRIEF §6). */
+/** What is in a mL as sprayed: paint from its bottle, reducer, hardener (trade §6). */
 
 /** Parts of reducer and hardener to one part of paint, by volume. */
 export type Ratio = { readonly reducer: number; readonly hardener: number };

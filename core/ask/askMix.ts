@@ -18,7 +18,7 @@ import { idSchema, type Lab, labSchema } from '#core/facts/index';
 import { listed } from '#core/units/index';
 import { question } from './question.ts';
 
-/** `ask mix`: the recipe that comes nearest to a colour, or what a recipe gives (BRIEF §10). */
+/** `ask mix`: the recipe that comes nearest to a colour, or what a recipe gives (trade §10). */
 
 const dropsSchema = z.int('Drops are whole.').min(1, 'Less than a drop cannot be counted: leave the paint out.').max(200);
 

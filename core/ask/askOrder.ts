@@ -3,7 +3,7 @@ import { curveSchema, familySchema, idSchema, labSchema } from '#core/facts/inde
 import { bestOrder, groupedColours, insistedOrder, MOST_COLOURS } from '#core/masking/index';
 import { question } from './question.ts';
 
-/** `ask order`: which colour first, what is covered, and what masking that costs (BRIEF §9). */
+/** `ask order`: which colour first, what is covered, and what masking that costs (trade §9). */
 
 const zoneSchema = z.strictObject({
   id: idSchema,

@@ -15,7 +15,7 @@ import {
 import { counted, listed } from '#core/units/index';
 import { question } from './question.ts';
 
-/** `ask schedule`: work, waits and hours in, starts out; or the wishes that collide (DESIGN §4). */
+/** `ask schedule`: work, waits and hours in, starts out; or the wishes that collide (trade §17). */
 
 const minute = z.int('Minutes are whole.').min(0, 'Minutes are not negative.').max(2_000_000, 'That is more than three years.');
 const units = z.int('Units are whole.').min(1, 'At least one unit.').max(1000);

@@ -30,7 +30,7 @@ function keepsDays({ family, hand }: Pick<Sheet, 'family' | 'hand'>): number {
   return familyDrying(family).mechanism === 'coalescence' ? 2 * 365 : 3 * 365;
 }
 
-/** Whether frost ruins it: paint thinned with water, and hardener that has been opened (BRIEF §11). */
+/** Whether frost ruins it: paint thinned with water, and hardener that has been opened (trade §11). */
 export function frostKills(family: Family, opened: boolean): boolean {
   return familyDrying(family).mechanism === 'coalescence' || (opened && familyDrying(family).mechanism === 'crosslinking');
 }

@@ -89,7 +89,7 @@ function wornBy(mine: readonly DoneEvent[], share: number): SupplyLine[] {
 /** A tack cloth serves so many sessions. */
 const SESSIONS_A_TACK_CLOTH = 5;
 
-/** What a stay at the bench uses up by itself, for a piece's share of it (BRIEF §12). */
+/** What a stay at the bench uses up by itself, for a piece's share of it (trade §12). */
 export function sessionSupplies({
   gloved,
   stripper,

@@ -146,7 +146,7 @@ function packOf(
   return product ? { ml: product.typicalMl, price: product.typicalPrice } : typicalPack(family, role, hand);
 }
 
-/** Paint from its container in a coat as it was sprayed: less what was mixed in (BRIEF §6). */
+/** Paint from its container in a coat as it was sprayed: less what was mixed in (trade §6). */
 export function mlOf(coat: LaidCoat, { products, sheets }: Facts): number {
   const ml = coat.ml ?? 0;
   if (coat.ratio) return ml / (1 + coat.ratio.reducer + coat.ratio.hardener);

@@ -5,7 +5,7 @@ export type FilmFigures = { readonly filmUm: number; readonly solids: number; re
 
 type Figures = readonly [filmUm: number, solids: number];
 
-/** Film a coat in µm and solids as sprayed (BRIEF §7). */
+/** Film a coat in µm and solids as sprayed (trade §7). */
 const FIGURES: Record<Exclude<Family, 'unknown'>, Figures> = {
   'etch-primer': [8, 0.09],
   'lacquer-primer': [12, 0.1],
@@ -57,7 +57,7 @@ function tableFigures(family: Family, role: Role, hand: Hand): Figures {
 export const HIDDEN_CONTRAST = 0.02;
 
 /**
- * Coats to hide a ground: smallest n ≥ 1 with shareⁿ × contrast ≤ 0.02 (BRIEF §7).
+ * Coats to hide a ground: smallest n ≥ 1 with shareⁿ × contrast ≤ 0.02 (trade §7).
  * @param share of contrast one normal coat lets through, above 0 and below 1 @param filmRatio film ÷ normal film
  */
 export function coatsToHide(ground: Lab, coat: Lab, share = hidingShare(coat), filmRatio = 1): { coats: number; contrast: number } {
@@ -73,7 +73,7 @@ export function coatsForColour(ground: Lab, coat: Lab, share?: number): number {
   return Math.min(12, Math.max(2, coatsToHide(ground, coat, share).coats));
 }
 
-/** Least lightness of the ground under weak-hiding colours (BRIEF §7): yellow and orange on white or cream, red also on light grey. */
+/** Least lightness of the ground under weak-hiding colours (trade §7): yellow and orange on white or cream, red also on light grey. */
 const LEAST_GROUND: Record<string, number> = { yellow: 80, orange: 80, red: 58 };
 
 /** Whether a ground is light enough for a colour that hides weakly; others take any. */
@@ -81,7 +81,7 @@ export function groundSuits(ground: Lab, coat: Lab): boolean {
   return ground.l >= (LEAST_GROUND[colourWord(coat)] ?? 0);
 }
 
-/** Finest relief by scale denominator, µm (BRIEF §7). */
+/** Finest relief by scale denominator, µm (trade §7). */
 const RELIEF: readonly (readonly [scale: number, um: number])[] = [
   [8, 400],
   [18, 300],
@@ -110,13 +110,13 @@ export function reliefEffect(filmUm: number, reliefUm: number | null): { share: 
   return { share, text };
 }
 
-/** Film taken by sanding with a grit, a pass (BRIEF §4). */
+/** Film taken by sanding with a grit, a pass (trade §4). */
 export const REMOVAL_UM: Record<number, number> = { 1000: 6, 1500: 4, 2000: 2.5, 3000: 1 };
 export const COMPOUND_UM = 1;
 export const CLEAR_TO_STAY_UM = 15;
 
 /**
- * Clear to build for flatting: 15 µm to stay and what the grits take, three times that where edges are flatted too (BRIEF §7).
+ * Clear to build for flatting: 15 µm to stay and what the grits take, three times that where edges are flatted too (trade §7).
  * Returns µm and coats of the given film.
  */
 export function clearToBuild(

@@ -1,4 +1,4 @@
-/** Room that paint leaves between two parts (BRIEF §2): gap less the film on both faces. */
+/** Room that paint leaves between two parts (trade §2): gap less the film on both faces. */
 
 /** A moving joint wants at least this much left, µm. */
 const LEAST_LEFT_UM = 20;

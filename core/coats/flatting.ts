@@ -1,7 +1,7 @@
 import { familyDrying } from '#core/drying/index';
 import { type Family, plain, type Role } from '#core/facts/index';
 
-/** Which films may be flatted between coats (BRIEF §4, §6): no metallic, transparent, texture or dye, and etch only with a pad. */
+/** Which films may be flatted between coats (trade §4, §6): no metallic, transparent, texture or dye, and etch only with a pad. */
 
 export type FlatQuestion = { readonly family: Family; readonly role: Role; readonly transparent: boolean };
 

@@ -2,7 +2,7 @@ import { type Family, plain, type Service } from '#core/facts/index';
 import { LACQUER_GROUP, WATER_TYPES } from './joints/bite.ts';
 import { type Finding, worseOf } from './joints/jointTypes.ts';
 
-/** What a part has to serve against the family of its last film (BRIEF §6, rule 8). Food is refused at the survey. */
+/** What a part has to serve against the family of its last film (trade §6, rule 8). Food is refused at the survey. */
 
 /** The hottest a face gets, and the hottest its paint's label bears, °C; absent where nobody has said. */
 export type HeatQuestion = { readonly serviceC?: number; readonly heatC?: number };

@@ -1,6 +1,6 @@
 import type { Layer, Weight } from '#core/facts/index';
 
-/** Film, mL and hiding of a coat against a normal one (BRIEF §6). */
+/** Film, mL and hiding of a coat against a normal one (trade §6). */
 export const WEIGHT_OF: Record<Weight, number> = { mist: 0.4, thin: 0.7, normal: 1, heavy: 1.5 };
 
 /** The weight of each coat of a layer, first to last: as chosen, else normal. */

@@ -25,7 +25,7 @@ export type Tone = {
   readonly past: number | null;
 };
 
-/** The colour after each coat, with the first that is within tolerance of the target and the first past it (BRIEF §7). */
+/** The colour after each coat, with the first that is within tolerance of the target and the first past it (trade §7). */
 export function coatsToTone(ground: Lab, paint: Over, target: Lab, tolerance: number, most = 8): Tone {
   const steps = Array.from({ length: most }, (_, index) => {
     const lab = looksAfter(ground, paint, index + 1);

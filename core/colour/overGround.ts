@@ -3,7 +3,7 @@ import { labOfSpectrum, type Spectrum, spectrumOf } from './spectrum.ts';
 
 /**
  * What a paint looks like over a ground: each coat leaves its share of what showed below, band by band. Reckoned on cube roots, as
- * lightness is: the contrast that a coat lets through is one of L*, so that prediction and coats to hide agree (BRIEF §7).
+ * lightness is: the contrast that a coat lets through is one of L*, so that prediction and coats to hide agree (trade §7).
  * A colour that no surface can have is taken as it is.
  * @param share of the contrast below that one coat lets through, 0–1
  */

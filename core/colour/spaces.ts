@@ -21,7 +21,7 @@ export function colourDifference(one: Lab, other: Lab): number {
   return difference({ mode: 'lab65', ...one }, { mode: 'lab65', ...other });
 }
 
-/** Contrast of ground and coat, 0–1 and above: the larger of lightness and a quarter of the chroma distance (BRIEF §7). */
+/** Contrast of ground and coat, 0–1 and above: the larger of lightness and a quarter of the chroma distance (trade §7). */
 export function contrastOf(ground: Lab, coat: Lab): number {
   return Math.max(Math.abs(ground.l - coat.l), 0.25 * Math.hypot(ground.a - coat.a, ground.b - coat.b)) / 100;
 }
@@ -58,7 +58,7 @@ export function colourWord(lab: Lab): string {
   return angle < 300 ? 'blue' : 'purple';
 }
 
-/** Share of the contrast below that one normal coat lets through, by colour word: 0.1 black to 0.6 yellow, and less with flakes (BRIEF §7). */
+/** Share of the contrast below that one normal coat lets through, by colour word: 0.1 black to 0.6 yellow, and less with flakes (trade §7). */
 export function hidingShare(lab: Lab, flake?: Flake): number {
   if (flake) return flakeShare(lab, flake);
   const word = colourWord(lab);

@@ -24,7 +24,7 @@ export function besideWords(one: Lab, other: Lab): string[] {
 
 export type Likeness = 'match' | 'family' | 'other';
 
-/** Under 2 a match, to 5 a family likeness, over it another colour (BRIEF §10). */
+/** Under 2 a match, to 5 a family likeness, over it another colour (trade §10). */
 export function likeness(deltaE: number): Likeness {
   if (deltaE < 2) return 'match';
   return deltaE <= 5 ? 'family' : 'other';

@@ -161,7 +161,7 @@ function darkAt(dark: readonly boolean[] | undefined, hour: number): boolean {
 
 export type SprayRange = { readonly minC: number; readonly maxC: number; readonly maxRh: number };
 
-/** Air a coat may go on in, label else family (BRIEF §8). */
+/** Air a coat may go on in, label else family (trade §8). */
 export function sprayRange(mechanism: Mechanism, family: string, label: Pick<Label, 'minC' | 'maxC' | 'maxRh'> = {}): SprayRange {
   const waterborne = mechanism === 'coalescence';
   const twoPack = family === 'urethane-2k' || family === 'epoxy-primer';
@@ -172,7 +172,7 @@ export function sprayRange(mechanism: Mechanism, family: string, label: Pick<Lab
 
 export type AirVerdict = { readonly verdict: 'sits' | 'care' | 'stop'; readonly because: string };
 
-/** Wind a spray bears: to the first without a thought, to the second with care (BRIEF §8), m/s. */
+/** Wind a spray bears: to the first without a thought, to the second with care (trade §8), m/s. */
 const CALM_MS = 1;
 const MOST_WIND_MS = 3;
 

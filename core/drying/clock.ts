@@ -1,6 +1,6 @@
 import type { Mechanism } from './familyRow.ts';
 
-/** The drying clock: progress per real hour depends on temperature, humidity, air and film (BRIEF §8). */
+/** The drying clock: progress per real hour depends on temperature, humidity, air and film (trade §8). */
 
 const QUICKENING: Record<Mechanism, number> = { oxidation: 2, crosslinking: 2, evaporation: 1.6, coalescence: 1.5 };
 /** Below this temperature nothing happens. */

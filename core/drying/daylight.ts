@@ -2,7 +2,7 @@ import type { Place } from '#core/facts/index';
 import { atLocal, HOUR, localMoment, type Minute } from '#core/units/index';
 import { getPosition } from 'suncalc';
 
-/** Daylight in the open: where the sun stands above the horizon (BRIEF §12). */
+/** Daylight in the open: where the sun stands above the horizon (trade §12). */
 
 type Position = NonNullable<Place['position']>;
 

@@ -1,7 +1,7 @@
 /** Dew point, the margin of the surface above it, and whether the air may be sprayed in. */
 
 /**
- * Dew point in °C by the Magnus formula (BRIEF §8).
+ * Dew point in °C by the Magnus formula (trade §8).
  * @param airC air temperature, °C @param rh relative humidity, 1–100 %
  */
 export function dewPoint(airC: number, rh: number): number {

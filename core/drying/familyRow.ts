@@ -1,7 +1,7 @@
 export type Mechanism = 'evaporation' | 'oxidation' | 'crosslinking' | 'coalescence';
 
 /**
- * Reference drying points of a family in hours at 20 °C and 50 % RH (BRIEF §6 table).
+ * Reference drying points of a family in hours at 20 °C and 50 % RH (trade §6 table).
  * `touch` and the two recoat points are for one normal coat, later points for two.
  */
 export type FamilyDrying = {

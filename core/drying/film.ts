@@ -168,7 +168,7 @@ function reckonedTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   };
 }
 
-/** State of a film at a moment (BRIEF §6, "States of a film"). */
+/** State of a film at a moment (trade §6, "States of a film"). */
 export function filmState(times: FilmTimes, at: Minute): FilmState {
   if (times.cured !== null && at >= times.cured) return 'cured';
   if (times.opens === null || at < times.opens) return 'wet';

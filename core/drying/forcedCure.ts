@@ -4,7 +4,7 @@ import type { DryingClocks } from './climate.ts';
 import { dryingRate } from './clock.ts';
 import { familyDrying } from './families.ts';
 
-/** What a material bears of warmth (BRIEF §8), °C. */
+/** What a material bears of warmth (trade §8), °C. */
 const MATERIAL_LIMIT: Record<Material, number> = {
   zinc: 90,
   steel: 90,
@@ -52,7 +52,7 @@ export function warmthLimit(materials: readonly Material[], families: readonly F
 
 export type ForcedCure = { readonly limitC: number; readonly flashOffMin: number; readonly hours: number | null; readonly because: string };
 
-/** How long a film is left alone before heat, reference minutes: twice coat-from, and never less than half an hour (BRIEF §8). */
+/** How long a film is left alone before heat, reference minutes: twice coat-from, and never less than half an hour (trade §8). */
 export function flashOffMinutes(family: Family): number {
   return Math.max(LEAST_FLASH_MIN, 2 * familyDrying(family).coatFrom * 60);
 }

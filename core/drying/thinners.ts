@@ -5,7 +5,7 @@ import { FAMILY_DRYING, familyDrying } from './families.ts';
 const OF_ITS_OWN: readonly string[] = [FAMILY_DRYING['water-acrylic'].thinner, FAMILY_DRYING.dye.thinner, familyDrying('unknown').thinner];
 
 /**
- * Whether a thinner made for one family belongs into another (BRIEF §6 table, last column): its own, or one of the same range.
+ * Whether a thinner made for one family belongs into another (trade §6 table, last column): its own, or one of the same range.
  * Alcohol-type acrylics take lacquer thinner besides their own.
  */
 export function isOwnThinner(family: Family, thinner: Family): boolean {

@@ -3,7 +3,7 @@ import type { DryingClocks } from './climate.ts';
 import { dryingRate } from './clock.ts';
 import type { Mechanism } from './familyRow.ts';
 
-/** A stretch in which a film is warmer than the air it hangs in: a low oven, full sun, a warm room (BRIEF §8). */
+/** A stretch in which a film is warmer than the air it hangs in: a low oven, full sun, a warm room (trade §8). */
 export type WarmSpell = {
   readonly from: Minute;
   readonly to: Minute;

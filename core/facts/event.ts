@@ -214,7 +214,7 @@ export const eventSchema = z.discriminatedUnion('kind', [
     partIds: partIdsSchema,
     item: z.string().trim().min(1, 'Say what did not pass.').max(160),
   }),
-  /** An inspection after a coat, a mask or a whole stage (BRIEF §2). A pass is also the done step it guards. */
+  /** An inspection after a coat, a mask or a whole stage (trade §2). A pass is also the done step it guards. */
   z.strictObject({
     ...head,
     kind: z.literal('inspected'),

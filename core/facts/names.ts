@@ -126,7 +126,7 @@ export const WORK_STAGES = [
 export const workStageSchema = z.enum(WORK_STAGES);
 export type WorkStage = z.infer<typeof workStageSchema>;
 
-/** How heavily one coat of a layer is laid (BRIEF §6: film, mL and hiding follow). */
+/** How heavily one coat of a layer is laid (trade §6: film, mL and hiding follow). */
 export const weightSchema = z.enum(['mist', 'thin', 'normal', 'heavy']);
 export type Weight = z.infer<typeof weightSchema>;
 

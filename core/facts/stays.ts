@@ -3,7 +3,7 @@ import type { Part } from './piece/part.ts';
 /** What of a part is to stay as it is: glazing that stays clear, plating, printing. */
 export type Stays = 'clear' | 'plated' | 'printed';
 
-/** What of a part stays and is only cleaned (BRIEF §3, §4); undefined where nothing does. */
+/** What of a part stays and is only cleaned (trade §3, §4); undefined where nothing does. */
 export function staysOf(part: Pick<Part, 'staysClear' | 'staysPlated' | 'printed'>): Stays | undefined {
   if (part.staysClear) return 'clear';
   if (part.staysPlated) return 'plated';

@@ -1,4 +1,4 @@
-/** The six signs of trouble a glove can point at, with the usual causes and the cure (BRIEF §13). */
+/** The six signs of trouble a glove can point at, with the usual causes and the cure (trade §13). */
 
 export type Sign = 'run' | 'fish-eye' | 'blushing' | 'crazing' | 'dust' | 'tape-lift';
 

@@ -2,7 +2,7 @@ import { coatMinutes } from '#core/amounts/index';
 import { bestOrder } from './order.ts';
 import type { BrushedWay, OrderQuestion, OrderZone } from './orderTypes.ts';
 
-/** Brushing a colour instead of spraying it: no mask and no overspray, but strokes (BRIEF §9). */
+/** Brushing a colour instead of spraying it: no mask and no overspray, but strokes (trade §9). */
 
 /** More colours than this are not each tried by brush: the answer would keep the person waiting. */
 const MOST_TRIED = 6;

@@ -1,7 +1,7 @@
 import { type Cover, type Feature, type FeatureKind, FEATURES_COVERED, type Part, type Piece } from '#core/facts/index';
 import { counted } from '#core/units/index';
 
-/** Openings, works and neighbours that must not take the coat: what covers each, and for how long one sits at it (BRIEF §9). */
+/** Openings, works and neighbours that must not take the coat: what covers each, and for how long one sits at it (trade §9). */
 
 export type CoverLine = {
   /** The feature it is for; absent: it follows from how the piece is held together. */

@@ -4,7 +4,7 @@ import type { Curve, Family } from '#core/facts/index';
 import { areaGrowth, counted } from '#core/units/index';
 import { maskMinutes } from './minutes.ts';
 
-/** Three ways to level the step at a tape edge, compared: film left, days, minutes and paint (BRIEF §4, §7). */
+/** Three ways to level the step at a tape edge, compared: film left, days, minutes and paint (trade §4, §7). */
 
 /** A film beside or over the edge: one coat of it, and what is planned of it. */
 export type EdgeFilm = {

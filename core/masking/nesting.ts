@@ -2,7 +2,7 @@ import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import type { Cut, MaskShape, Part } from '#core/facts/index';
 import { shapeOf } from '#core/zones/index';
 
-/** Repeated shapes laid out on tape or film to be cut: identical ones in rows, mixed ones packed; with a spare of each (BRIEF §9). */
+/** Repeated shapes laid out on tape or film to be cut: identical ones in rows, mixed ones packed; with a spare of each (trade §9). */
 
 /** Between two cuts there must be so much to hold, mm. */
 const BETWEEN_MM = 2;

@@ -48,7 +48,7 @@ describe('orders a painter would know', () => {
     expect(answer.steps[0]).toMatchObject({ open: true, taped: [] });
     expect(answer.steps[1].taped).toEqual(['upper']);
     expect(answer.because).toContain('may go over what comes later');
-    // 3 + 0.2 m × 4 to tape, 1 + 0.2 m to take off, 2 a 100 cm² to cover 50 cm², one wait, one risk: BRIEF §9, §12.
+    // 3 + 0.2 m × 4 to tape, 1 + 0.2 m to take off, 2 a 100 cm² to cover 50 cm², one wait, one risk: trade §9, §12.
     expect(answer.parts).toMatchObject({ masking: 5, covering: 1, extraCoats: 0, waits: 30 });
     expect(answer.cost).toBeCloseTo(5 + 1 + 30 + 1.2, 9);
   });

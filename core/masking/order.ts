@@ -3,7 +3,7 @@ import { addCost, NO_COST, type OrderAnswer, type OrderQuestion, type OrderStep,
 import { lostBecause, reasonFor } from './orderReason.ts';
 import { type Laying, members, StepCosts } from './stepCosts.ts';
 
-/** The order of colours: which goes on first, what it covers, and what masking that costs (BRIEF §9). */
+/** The order of colours: which goes on first, what it covers, and what masking that costs (trade §9). */
 
 export const MOST_COLOURS = 12;
 

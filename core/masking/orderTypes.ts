@@ -1,6 +1,6 @@
 import type { Edge, Family, Lab, Material } from '#core/facts/index';
 
-/** What the order of colours is asked by, and what is answered (BRIEF §9). */
+/** What the order of colours is asked by, and what is answered (trade §9). */
 
 /** A colour on the stretch it is for. */
 export type OrderZone = {

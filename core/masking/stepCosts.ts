@@ -8,9 +8,9 @@ import { tapeSafety } from './tapeSafety.ts';
 
 /** What one colour costs, given which zones are painted and which colours were left open: looked up by sets of zones as bits. */
 
-/** A wait for tape-safe, in evening-minutes (BRIEF §9). */
+/** A wait for tape-safe, in evening-minutes (trade §9). */
 const WAIT_COST = 30;
-/** Chance that tape lifts the film below it: once that is tape-safe, and forced as soon as it bears a hand (BRIEF §9). */
+/** Chance that tape lifts the film below it: once that is tape-safe, and forced as soon as it bears a hand (trade §9). */
 const TAPE_LIFTS = { safe: 0.02, forced: 0.25 } as const;
 /** What a lifted edge takes to mend, evening-minutes. */
 const LIFTED_MINUTES = 60;

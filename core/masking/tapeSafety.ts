@@ -1,7 +1,7 @@
 import { familyDrying } from '#core/drying/index';
 import type { Family } from '#core/facts/index';
 
-/** How a film comes to take tape (BRIEF §6, §9). */
+/** How a film comes to take tape (trade §6, §9). */
 export type TapeSafety = 'clock' | 'locked' | 'never';
 
 /** Soft or fragile until cleared: tape goes on the cured, scuffed clear over them. */

@@ -1,6 +1,6 @@
 import type { Curve, Edge } from '#core/facts/index';
 
-/** Which tape an edge asks for (BRIEF §9). */
+/** Which tape an edge asks for (trade §9). */
 
 /** Fine-line tapes there are, mm wide. */
 const FINE_LINES = [6, 3, 2, 1] as const;

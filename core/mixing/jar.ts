@@ -48,7 +48,7 @@ export type WholeBottle = {
 
 /**
  * A proven cup made larger: the paint that remains in the bottle is tinted in the cup's own proportion, then the cup goes back to it
- * (BRIEF §10). Null where a paint of the mix is not on the shelf any more.
+ * (trade §10). Null where a paint of the mix is not on the shelf any more.
  */
 export function wholeBottle({ mix }: Product, paints: readonly BenchPaint[]): WholeBottle | null {
   const parts = (mix?.parts ?? []).map(({ productId, ml }) => ({ paint: paints.find((own) => own.id === productId && own.owned), ml }));

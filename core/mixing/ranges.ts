@@ -5,7 +5,7 @@ import { type Offered, recipesFor } from '#core/colour/index';
 import { isOwnThinner } from '#core/drying/index';
 import { type Facts, type Family, type Lab, plain, type Product, type Sheet } from '#core/facts/index';
 
-/** Paints that may go into one cup: opaque colours of one family, for two families curdle or fall out (BRIEF §10). */
+/** Paints that may go into one cup: opaque colours of one family, for two families curdle or fall out (trade §10). */
 
 export type BenchPaint = Offered & {
   readonly product: Product;

@@ -3,7 +3,7 @@ import { colourDifference, ingredientOf, mixedLab } from '#core/colour/index';
 import type { Lab, Product } from '#core/facts/index';
 import type { BenchPaint } from './ranges.ts';
 
-/** A whole bottle or tin tinted by weight: a per cent of tint, and what each comes to (BRIEF §10). */
+/** A whole bottle or tin tinted by weight: a per cent of tint, and what each comes to (trade §10). */
 
 /** Per cent of the whole by weight. */
 export const TINT_STEPS = [0.5, 1, 1.5, 2, 3, 4, 5] as const;

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 
 /**
  * One face of 100 cm², where the power of the area is 1: the minutes of every kind of work then stand as the trade gives them
- * (BRIEF §12), set-up of 10 at the booth, the sink and the bath, 2 at the table.
+ * (trade §12), set-up of 10 at the booth, the sink and the bath, 2 at the table.
  */
 
 const unit = (more: Partial<Part> = {}): Part =>

@@ -5,7 +5,7 @@ export type Cleaner = { readonly name: string; readonly removes: string; readonl
 const PLASTICS: readonly Material[] = ['abs', 'polystyrene', 'resin', 'clear', 'pp', 'vinyl', 'rubber', 'plated-plastic', 'unknown'];
 const HOBBY_ACRYLICS: readonly Family[] = ['alcohol-acrylic', 'water-acrylic'];
 
-/** Cleaners and what they must not meet (BRIEF §5). */
+/** Cleaners and what they must not meet (trade §5). */
 export const CLEANERS: readonly Cleaner[] = [
   { name: 'warm water and detergent', removes: 'handling grease, sanding mud', notOn: [], notOnText: 'dry at once on steel' },
   { name: 'mineral spirit', removes: 'oil, wax, polish', notOn: ['rubber'], notOnText: 'foam, rubber' },
@@ -38,7 +38,7 @@ export type CleaningPlan = {
   readonly forbidden: readonly { readonly name: string; readonly why: string }[];
 };
 
-/** Which end the washing begins with; both schools end grease-free and dry (BRIEF §5, §16). */
+/** Which end the washing begins with; both schools end grease-free and dry (trade §5, §16). */
 export type WashOrder = 'soap-first' | 'spirit-first';
 
 /**

@@ -2,7 +2,7 @@ import { type FeatureKind, type FEATURES_KEYED, isMetal, type Part, plain } from
 import { type MendScope, mendOf } from './mendChoice.ts';
 import { markText } from './repairs.ts';
 
-/** The inspection before primer, made from the marks and features of this very part (BRIEF §2, stages 3 to 5). */
+/** The inspection before primer, made from the marks and features of this very part (trade §2, stages 3 to 5). */
 
 const KEYED_BY_HAND: Record<(typeof FEATURES_KEYED)[number], string> = {
   edges: 'Edges keyed by hand, none sanded through',

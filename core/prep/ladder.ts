@@ -1,4 +1,4 @@
-/** Grit ladders: the fewest papers from a start to a finish with no scratch left behind (BRIEF §4). */
+/** Grit ladders: the fewest papers from a start to a finish with no scratch left behind (trade §4). */
 
 /** FEPA P-grade to median grain size, µm. */
 export const GRAIN_UM: Record<number, number> = {

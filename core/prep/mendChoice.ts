@@ -1,6 +1,6 @@
 import { isMetal, type Mark, type Mend, MENDS, type Part, type Stays, staysOf } from '#core/facts/index';
 
-/** Which mends a mark may have on a part, and which is advised (BRIEF §3, §4, §14). */
+/** Which mends a mark may have on a part, and which is advised (trade §3, §4, §14). */
 
 /** What a mend is judged with beside the part. */
 export type MendScope = {
@@ -50,7 +50,7 @@ export function mendOf(mark: Mark, part: Part, scope: MendScope): Mend {
   return advisedMend(mark, part, scope);
 }
 
-/** What the log has shown to bring nothing here: another way follows (BRIEF §3). */
+/** What the log has shown to bring nothing here: another way follows (trade §3). */
 function givenUp(mend: Mend, { tried = [] }: MendScope): boolean {
   return tried.filter((own) => own.mend === mend && own.outcome === 'little').length >= 2;
 }

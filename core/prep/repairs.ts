@@ -1,7 +1,7 @@
 import { type Mark, type Mend, type Part, plain, type SupplyLine } from '#core/facts/index';
 import { areaGrowth, type WorkSize, workMinutes } from '#core/units/index';
 
-/** Marks put right: the steps of each mend and its waits (BRIEF §3, §4, §14). */
+/** Marks put right: the steps of each mend and its waits (trade §3, §4, §14). */
 
 export type RepairHazard = 'dust' | 'solvent' | 'acid' | 'heat' | 'sharp';
 

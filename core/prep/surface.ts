@@ -1,7 +1,7 @@
 import { type Family, isMetal, type Mark, type Material, type OldPaint, type Part, type Role, staysOf } from '#core/facts/index';
 import { finishRange, GRITS, gritLadder, gritsToBuy, hidesUm, type Ladder, type NextCoat, scratchUm } from './ladder.ts';
 
-/** From what the survey saw to the papers that are used, and what of their scratches the primer hides (BRIEF §4). */
+/** From what the survey saw to the papers that are used, and what of their scratches the primer hides (trade §4). */
 
 /** The coat that comes next, as the finish table names it. */
 export function nextCoatOf(first: { readonly family: Family; readonly role: Role } | undefined, material: Material): NextCoat {
@@ -23,7 +23,7 @@ export type StartGrit = { readonly grit: number; readonly because: string };
 /** What of a face takes no paper at all, and what it is gone over with instead. */
 export type NoPaper = { readonly pad: 'grey' | 'none'; readonly because: string };
 
-/** Faces that no paper touches: grain, what stays, and washed kit styrene, which is its own key (BRIEF §4, §6). */
+/** Faces that no paper touches: grain, what stays, and washed kit styrene, which is its own key (trade §4, §6). */
 export function takesNoPaper(part: Part): NoPaper | null {
   if (staysOf(part)) return { pad: 'none', because: 'What stays as it is takes no paper.' };
   if (part.surface === 'grained') return { pad: 'grey', because: 'Paper levels the grain: prep cleaner, then a grey pad, lightly.' };
@@ -37,7 +37,7 @@ export type SurfaceState = { readonly keepsPaint: boolean; readonly stripped: bo
 
 /**
  * The paper the whole face begins with: P240 for the stains of stripping, the finish paper where it was clean and bare, P400 on
- * plastic and kept paint. A mark is ground where it is and asks nothing of the rest (BRIEF §4).
+ * plastic and kept paint. A mark is ground where it is and asks nothing of the rest (trade §4).
  */
 export function startGrit(part: Part, { keepsPaint, stripped }: SurfaceState, coarsestFinish: number): StartGrit {
   if (keepsPaint) return { grit: 400, because: 'Sound old paint is only keyed: P400 or a red pad, lightly.' };

@@ -2,7 +2,7 @@ import type { Family } from '#core/facts/index';
 
 export { isPlanned, type StopRule, SURVEY_STOP_RULES, unplannedBecause } from './surveyStops.ts';
 
-/** Cautions of BRIEF §15: shown once beside the step, never behind a click. */
+/** Cautions of trade §15: shown once beside the step, never behind a click. */
 
 export type Hazard =
   | 'isocyanate'

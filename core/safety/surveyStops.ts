@@ -1,6 +1,6 @@
 import type { Part, SurveyStop } from '#core/facts/index';
 
-/** What the survey may meet: how to know it, what to do, and what it does to the plan (BRIEF §15). */
+/** What the survey may meet: how to know it, what to do, and what it does to the plan (trade §15). */
 export type StopRule = {
   readonly name: string;
   /** How a person knows it with the piece in hand. */

@@ -11,7 +11,7 @@ export type Bath = {
 
 /**
  * Which parts of a piece may share one bath of this method, and how long: the shortest dwell of them all. Plated, printed and
- * unknown parts never go in with others (BRIEF §3).
+ * unknown parts never go in with others (trade §3).
  */
 export function bathOf(piece: Piece, method: StripMethod): Bath {
   const together: Part[] = [];

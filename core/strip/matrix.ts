@@ -5,7 +5,7 @@ export type Cell = { readonly verdict: MethodVerdict; readonly why?: string };
 
 type Column = 'zinc' | 'steel' | 'tinplate' | 'aluminium' | 'brass' | 'styrene' | 'pp' | 'soft' | 'plated' | 'wood';
 
-/** Which column of the table a material is judged by: magnesium follows aluminium, galvanised follows steel (BRIEF §3). */
+/** Which column of the table a material is judged by: magnesium follows aluminium, galvanised follows steel (trade §3). */
 export const COLUMN_OF: Record<Exclude<Material, 'unknown'>, Column> = {
   zinc: 'zinc',
   steel: 'steel',
@@ -32,7 +32,7 @@ const test: Cell = { verdict: 'test', why: 'try it on a hidden spot first' };
 const care = (why: string): Cell => ({ verdict: 'care', why });
 const never = (why: string): Cell => ({ verdict: 'never', why });
 
-/** Strip method against material, default verdicts (BRIEF §3). Printed finish, glazing, old paint and lead are judged in verdict.ts. */
+/** Strip method against material, default verdicts (trade §3). Printed finish, glazing, old paint and lead are judged in verdict.ts. */
 export const STRIP_MATRIX: Record<StripMethod, Record<Column, Cell>> = {
   gel: {
     zinc: ok,

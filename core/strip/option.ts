@@ -27,7 +27,7 @@ const LONG_SOAK_MINUTES = 180;
 /** Metals that flash-rust within minutes to hours once bare. */
 export const FLASH_RUSTING: readonly Material[] = ['steel', 'cast-iron', 'tinplate'];
 
-/** Set-up of a treatment: laid out, gloves on, cleared away (BRIEF §12). */
+/** Set-up of a treatment: laid out, gloves on, cleared away (trade §12). */
 export const STRIP_SETUP_MINUTES = 10;
 
 /** Every method for a part of this size, with the advised one. */

@@ -1,7 +1,7 @@
 import type { Material, OldFinish, StripMethod } from '#core/facts/index';
 import { quarterSheets, type WorkSize, workMinutes } from '#core/units/index';
 
-/** How each method works at the bench: dwell, applications, minutes, what it uses up and its hazards (BRIEF §3, §12). */
+/** How each method works at the bench: dwell, applications, minutes, what it uses up and its hazards (trade §3, §12). */
 
 export type StripHazard = 'gel' | 'caustic' | 'chlorinated' | 'solvent' | 'dust' | 'waste';
 
@@ -128,7 +128,7 @@ export const PRACTICE: Record<StripMethod, MethodPractice> = {
   },
 };
 
-/** A second and later application takes this share of the first (BRIEF §12). */
+/** A second and later application takes this share of the first (trade §12). */
 const LATER_SHARE = 0.4;
 
 /** Each further copy is another thing to pick up and lay down. */
@@ -187,7 +187,7 @@ export type StripWork = {
 const MOST_APPLICATIONS = 4;
 
 /**
- * How often a method is expected to go on: loose paint once, two layers showing twice, three or more thrice (BRIEF §3).
+ * How often a method is expected to go on: loose paint once, two layers showing twice, three or more thrice (trade §3).
  * Mechanical methods go over once.
  */
 export function applicationsOf(method: StripMethod, work: StripWork): number {

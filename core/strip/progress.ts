@@ -16,7 +16,7 @@ const LONGER = 4;
 
 /**
  * What an outcome asks for: clean is done, most goes on once more, little gets a longer dwell and, when that was already
- * most of the longest, another method (BRIEF §3).
+ * most of the longest, another method (trade §3).
  */
 export function afterApplication(applications: readonly Application[], material: Material): StripProgress | null {
   const last = applications.at(-1);

@@ -45,12 +45,12 @@ export const VERDICT_RANK: Record<MethodVerdict, number> = { ok: 0, test: 1, car
 const SOLVENTS: readonly StripMethod[] = ['gel', 'chlorinated', 'alcohol'];
 const LEVELS_GRAIN: readonly StripMethod[] = ['wet-sand', 'brush', 'blast'];
 const SPARKS: readonly StripMethod[] = ['brush', 'blast', 'heat'];
-/** All that magnesium bears: a wash, gel, and scuffing wet by hand (BRIEF §3). */
+/** All that magnesium bears: a wash, gel, and scuffing wet by hand (trade §3). */
 const ON_MAGNESIUM: readonly StripMethod[] = ['gel', 'scuff'];
 const RAISES_DUST_OR_FUME: readonly StripMethod[] = ['blast', 'brush', 'heat'];
 
 /**
- * Verdict of one method on a part or assembly: the table of BRIEF §3, under the vetoes of §15. Several materials take
+ * Verdict of one method on a part or assembly: the table of trade §3, under the vetoes of trade §15. Several materials take
  * the worst verdict of them all.
  */
 export function stripVerdict(question: StripQuestion, method: StripMethod): StripVerdict {

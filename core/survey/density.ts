@@ -1,6 +1,6 @@
 import type { Material } from '#core/facts/index';
 
-/** Density by water displacement, g/cm³ (BRIEF §3). */
+/** Density by water displacement, g/cm³ (trade §3). */
 export const DENSITIES: Partial<Record<Material, number>> = { magnesium: 1.8, aluminium: 2.7, zinc: 6.7, steel: 7.8, brass: 8.5 };
 
 /** How far a weighing in a kitchen jug may be off. */

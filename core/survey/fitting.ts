@@ -1,6 +1,6 @@
 import { type Fit, type Material, type Part, type Piece, plain } from '#core/facts/index';
 
-/** Fitting in stages: what is lost when a part goes on early, and which glue its materials bear (BRIEF §14). */
+/** Fitting in stages: what is lost when a part goes on early, and which glue its materials bear (trade §14). */
 
 /** What can no longer be reached or sprayed once a part sits where it is moved to; empty where nothing is lost. */
 export function lostByFitting(piece: Piece, part: Part, fit: Fit | undefined): string[] {

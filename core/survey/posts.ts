@@ -1,6 +1,6 @@
 import type { Thread } from '#core/facts/index';
 
-/** Riveted posts drilled out and tapped (BRIEF §14). Sizes in mm. */
+/** Riveted posts drilled out and tapped (trade §14). Sizes in mm. */
 export const POST_THREADS: Record<Thread, { readonly majorMm: number; readonly tapDrillMm: number; readonly drillName: string }> = {
   'M1.6': { majorMm: 1.6, tapDrillMm: 1.25, drillName: '1.25 mm' },
   '1-72': { majorMm: 1.85, tapDrillMm: 1.51, drillName: '1.51 mm (no. 53)' },

@@ -1,4 +1,4 @@
-/** Area helpers: simple bodies as faces that paint meets, sizes in mm (BRIEF §7). */
+/** Area helpers: simple bodies as faces that paint meets, sizes in mm (trade §7). */
 
 export type ShapeFace = { readonly longMm: number; readonly shortMm: number; readonly count: number };
 
@@ -17,7 +17,7 @@ export const SHAPE_SIZES: Record<Shape, readonly string[]> = {
   wire: ['length of wire', 'diameter'],
 };
 
-/** A body of this length as five faces L × 0.4 L (BRIEF §7). */
+/** A body of this length as five faces L × 0.4 L (trade §7). */
 export function bodyOfLength(longestMm: number): ShapeFace {
   return { longMm: longestMm, shortMm: longestMm * 0.4, count: 5 };
 }

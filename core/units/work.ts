@@ -1,4 +1,4 @@
-/** Work by hand grows slower than the area: pads, scrapers and papers grow with the piece (BRIEF §12). */
+/** Work by hand grows slower than the area: pads, scrapers and papers grow with the piece (trade §12). */
 
 /** What one treatment goes over on one part. */
 export type WorkSize = {

@@ -1,6 +1,6 @@
 import type { BelowFamily, Family, Hand, Material } from '#core/facts/index';
 
-/** Bite of a coat and resistance of what it goes on (BRIEF §6, rule 5). */
+/** Bite of a coat and resistance of what it goes on (trade §6, rule 5). */
 
 const BITE: Record<Family, number> = {
   latex: 1,
@@ -99,7 +99,7 @@ export function isPlastic(material: Material): boolean {
   return PLASTICS.includes(material);
 }
 
-/** What is, or may be, PP or PE: nothing holds there without adhesion promoter (BRIEF §6, rule 7). */
+/** What is, or may be, PP or PE: nothing holds there without adhesion promoter (trade §6, rule 7). */
 export function wantsPromoter(material: Material): boolean {
   return material === 'pp' || material === 'unknown';
 }

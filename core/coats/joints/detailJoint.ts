@@ -7,7 +7,7 @@ import { namedPair } from './namedPairs.ts';
 import { aboveOf } from '../stack.ts';
 import type { ResolvedLayer } from '../products/resolve.ts';
 
-/** How details and decals sit on what is below them, and what may go over them (BRIEF §6, §9). */
+/** How details and decals sit on what is below them, and what may go over them (trade §6, §9). */
 
 /** A brushed detail on the dry film of a family; null: on the bare part. Nobody keys a film for it: only the solvent is judged. */
 export function detailOn(detail: Pick<Detail, 'family'>, below: BelowFamily | null, material: Material): Finding {

@@ -2,7 +2,7 @@ import type { FilmState } from '#core/drying/index';
 import type { Material } from '#core/facts/index';
 import type { Finding, JointVerdict } from './jointTypes.ts';
 
-/** Rule 1: what the person's own boards and finished jobs have shown (BRIEF §6). */
+/** Rule 1: what the person's own boards and finished jobs have shown (trade §6). */
 
 export const TILE_OUTCOMES = ['held', 'softened', 'lifted'] as const;
 export type TileOutcome = (typeof TILE_OUTCOMES)[number];

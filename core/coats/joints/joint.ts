@@ -6,9 +6,9 @@ import { agedLacquer, lacquersMeet, namedPair } from './namedPairs.ts';
 import { type Above, type Below, type Finding, type JointAnswer, type Known, worseOf } from './jointTypes.ts';
 
 /**
- * Does this coat sit on that one? Rules 1–8 of BRIEF §6: the first of rules 1–5 that answers gives the bite verdict,
+ * Does this coat sit on that one? Rules 1–8 of trade §6: the first of rules 1–5 that answers gives the bite verdict,
  * rules 6–8 always run, and the worst of all is the verdict. Own evidence and label speak for the bite only.
- * A bare part of unknown material takes the worst verdict of all it may be (BRIEF §3).
+ * A bare part of unknown material takes the worst verdict of all it may be (trade §3).
  */
 export function joint(below: Below, above: Above, known: Known = {}): JointAnswer {
   if (below.family === null && below.material === 'unknown') return onUnknownMaterial(below, above, known);
@@ -59,7 +59,7 @@ function biteFinding(below: Below, above: Above, known: Known): Finding {
   return above.family === 'unknown' ? worseOf(bite, UNKNOWN_PAINT) : bite;
 }
 
-/** Label and boards speak before it; until they do nothing sits for certain (BRIEF §6, unknown products). */
+/** Label and boards speak before it; until they do nothing sits for certain (trade §6, unknown products). */
 const UNKNOWN_PAINT: Finding = {
   verdict: 'care',
   rule: 'unknown product',
@@ -129,7 +129,7 @@ function substrate(below: Below, above: Above): Finding | null {
   return null;
 }
 
-/** Days for which a matt primer is its own key (BRIEF §6, rule 7). */
+/** Days for which a matt primer is its own key (trade §6, rule 7). */
 export const OWN_KEY_DAYS = 7;
 
 /** Rule 7: something must hold the coat: fusing, etch on metal, a scuff, promoter on PP. */
@@ -173,7 +173,7 @@ function bareKey(below: Below, above: Above): Finding | null {
   return { verdict: 'care', rule: '7 key', because: `${what} gives little hold: key it with the grit for this coat.` };
 }
 
-/** A thinner from another range separates or spits: care at best, and its bite counts besides (BRIEF §6, thinning). */
+/** A thinner from another range separates or spits: care at best, and its bite counts besides (trade §6, thinning). */
 function thinning({ family, thinner }: Above): Finding | null {
   if (thinner === undefined || isOwnThinner(family, thinner)) return null;
   const because = `${plain(thinner)} thinner in ${plain(family)} may separate or spit: thin it with ${familyDrying(family).thinner}.`;

@@ -1,7 +1,7 @@
 import type { Part } from '#core/facts/index';
 import type { UnderFilm } from '../stack.ts';
 
-/** Resistance that a 30 s rub with lacquer thinner shows of unknown old paint (BRIEF §6). */
+/** Resistance that a 30 s rub with lacquer thinner shows of unknown old paint (trade §6). */
 const RUBBED: Record<NonNullable<Part['rub']>, number> = { dissolves: 2, wrinkles: 1, 'no-change': 4 };
 
 /**

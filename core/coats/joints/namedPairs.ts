@@ -4,14 +4,14 @@ import { ENAMELS, LACQUER_GROUP } from './bite.ts';
 import { totalBite } from './biteRule.ts';
 import type { Above, Below, Finding } from './jointTypes.ts';
 
-/** Two lacquers that dissolve into each other: the group on itself or on nitro, nitro on nitro (BRIEF §6, lacquer group). */
+/** Two lacquers that dissolve into each other: the group on itself or on nitro, nitro on nitro (trade §6, lacquer group). */
 export function lacquersMeet(below: Below, above: Above): boolean {
   const nitro = below.family === 'nitro-lacquer';
   if (above.family === 'nitro-lacquer') return nitro;
   return LACQUER_GROUP.includes(above.family) && (nitro || LACQUER_GROUP.includes(below.family as BelowFamily));
 }
 
-/** A lacquer older than 60 days under fresh lacquer is care (BRIEF §6, lacquer group). */
+/** A lacquer older than 60 days under fresh lacquer is care (trade §6, lacquer group). */
 export function agedLacquer(below: Below, above: Above): Finding | null {
   if (!lacquersMeet(below, above)) return null;
   if ((below.ageDays ?? 0) <= 60) return null;

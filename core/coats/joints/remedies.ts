@@ -3,7 +3,7 @@ import { type BelowFamily, type Family, type Lab, plain, type Role } from '#core
 import { joint } from './joint.ts';
 import { type Above, type Below, isBetter, type JointVerdict, type Known } from './jointTypes.ts';
 
-/** What would mend a joint, cheapest first, with the look kept (BRIEF §6). */
+/** What would mend a joint, cheapest first, with the look kept (trade §6). */
 
 export type RemedyKind = 'thinner' | 'mist' | 'brush' | 'scuff' | 'wait' | 'promoter' | 'base' | 'barrier' | 'product' | 'stand-in';
 

@@ -8,7 +8,7 @@ const SEEN = new WeakMap<readonly LogEvent[], ReadonlyMap<string, number>>();
 
 /**
  * Share of contrast one coat of a product lets through, as far as *the ground shows* has told: after n coats it did not hide yet,
- * so on the hardest ground it takes n + 1 (BRIEF §2, §7). Undefined where no inspection has asked for one more coat.
+ * so on the hardest ground it takes n + 1 (trade §2, §7). Undefined where no inspection has asked for one more coat.
  */
 export function shareSeen(productId: string, events: readonly LogEvent[]): number | undefined {
   const known = SEEN.get(events) ?? sharesOf(standingEvents(events));

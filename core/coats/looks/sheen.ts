@@ -1,6 +1,6 @@
 import type { Family, Label, Role, Sheen } from '#core/facts/index';
 
-/** Gloss in units at 60°, and the levers that reach another (BRIEF §7). Judged only after dry-down: satins look glossy wet. */
+/** Gloss in units at 60°, and the levers that reach another (trade §7). Judged only after dry-down: satins look glossy wet. */
 
 const BANDS: readonly (readonly [Sheen, number])[] = [
   ['flat', 10],

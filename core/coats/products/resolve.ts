@@ -34,7 +34,7 @@ export type ResolvedLayer = {
   readonly mix: string;
 };
 
-/** Colours this near are the same tin: under 2 ΔE2000 a match (BRIEF §10). */
+/** Colours this near are the same tin: under 2 ΔE2000 a match (trade §10). */
 const SAME_COLOUR = 2;
 /** Primers of one shade, such as two greys, do the same service. */
 const SAME_SHADE = 12;

@@ -21,7 +21,7 @@ export type SystemQuestion = {
 
 const NO_COLOUR: Lab = { l: 100, a: 0, b: 0 };
 
-/** Families of each kind: metal and hard plastics apart. Two-pack paints are never chosen by the tool on its own (BRIEF §15). */
+/** Families of each kind: metal and hard plastics apart. Two-pack paints are never chosen by the tool on its own (trade §15). */
 const COLOUR_FAMILY: Record<SystemKind, { readonly metal: Family; readonly plastic: Family }> = {
   quickest: { metal: 'acrylic-lacquer', plastic: 'alcohol-acrylic' },
   hardest: { metal: 'alkyd-enamel', plastic: 'water-acrylic' },
@@ -77,7 +77,7 @@ export function roleOf({ flake }: Pick<NamedColour, 'flake'>): 'colour' | 'metal
 
 /**
  * The primer shade under these colours. Weak-hiding ones are asked first: yellow and orange want white, red wants white or
- * light grey (BRIEF §7); among what they allow the shade that needs the fewest coats over all colours wins.
+ * light grey (trade §7); among what they allow the shade that needs the fewest coats over all colours wins.
  */
 function primerShade(colours: readonly Lab[]): { name: string; lab: Lab } {
   const coats = (lab: Lab) => colours.reduce((sum, colour) => sum + coatsToHide(lab, colour).coats + contrastOf(lab, colour) / 100, 0);

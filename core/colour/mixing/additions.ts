@@ -3,7 +3,7 @@ import { ingredientOf, type MixPaint, mixedLab } from './mixing.ts';
 import type { Portion } from './recipe.ts';
 import { colourDifference } from '../spaces.ts';
 
-/** A recipe as it goes into the cup: the light first, then the dark into it, with a look after each (BRIEF §10). */
+/** A recipe as it goes into the cup: the light first, then the dark into it, with a look after each (trade §10). */
 
 export type Addition = {
   readonly id: string;

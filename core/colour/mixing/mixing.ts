@@ -12,7 +12,7 @@ import { labOfXyz, spectrumOf } from '../spectrum.ts';
 export type MixPaint = {
   readonly id: string;
   readonly lab: Lab;
-  /** Share of the contrast below that one coat lets through; absent: by its colour (BRIEF §7). */
+  /** Share of the contrast below that one coat lets through; absent: by its colour (trade §7). */
   readonly share?: number;
   /** One coat read over black and over white: absorption and scattering apart. */
   readonly drawdown?: Drawdown;

@@ -4,7 +4,7 @@ import { colourDifference } from '../spaces.ts';
 
 /** The recipe that comes nearest to a colour, in whole drops, from the paints there are. */
 
-/** Millilitres of a drop from a bottle or a pipette (BRIEF §10). */
+/** Millilitres of a drop from a bottle or a pipette (trade §10). */
 export const DROP_ML = 0.05;
 export const MOST_PAINTS = 5;
 

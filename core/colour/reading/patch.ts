@@ -3,7 +3,7 @@ import { converter } from 'culori';
 
 /**
  * The colour of a patch on a picture: the median of its pixels in linear light, what is clipped left out; where a grey card lies in
- * the same light, corrected by it. A photograph is never a match: ±4 ΔE with a card, ±8 without (BRIEF §10).
+ * the same light, corrected by it. A photograph is never a match: ±4 ΔE with a card, ±8 without (trade §10).
  */
 
 export type Pixels = { readonly data: ArrayLike<number>; readonly width: number; readonly height: number };

@@ -1,11 +1,11 @@
 import { type Ageing, type Reference, REFERENCE_KINDS, type ReferenceKind, type Tolerance } from '#core/facts/index';
 import { UNSURE_DELTA_E } from './patch.ts';
 
-/** How far a reference can be trusted, and what is near enough to it (BRIEF §10). */
+/** How far a reference can be trusted, and what is near enough to it (trade §10). */
 
 type Kind = { readonly name: string; readonly deltaE: number; readonly because: string };
 
-/** Photographs by BRIEF §10; the others are defaults of this program: a good eye in two lights tells about 2. */
+/** Photographs by trade §10; the others are defaults of this program: a good eye in two lights tells about 2. */
 const KINDS: Record<ReferenceKind, Kind> = {
   'hidden-spot': { name: 'paint that saw no light', deltaE: 2, because: 'paint under a part keeps the colour it was sprayed in' },
   'unfaded-example': { name: 'a good unfaded example', deltaE: 3, because: 'another one of its kind may be of another batch' },
@@ -57,5 +57,5 @@ export function bestReference(references: readonly Reference[]): Reference | und
     )[0];
 }
 
-/** ΔE2000 that is near enough: nobody tells it apart; a match in hand; a family likeness (BRIEF §10). */
+/** ΔE2000 that is near enough: nobody tells it apart; a match in hand; a family likeness (trade §10). */
 export const TOLERANCE_DELTA_E: Record<Tolerance, number> = { exact: 1, near: 2, family: 5 };

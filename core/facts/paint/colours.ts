@@ -13,7 +13,7 @@ export const READ_WITH = ['instrument', 'chart', 'picture', 'eye', 'label'] as c
 export const measuredSchema = z.strictObject({ with: z.enum(READ_WITH), light: lightSchema });
 export type Measured = z.infer<typeof measuredSchema>;
 
-/** What a colour is read from, best first (BRIEF §10); the last is paint that saw light. */
+/** What a colour is read from, best first (trade §10); the last is paint that saw light. */
 export const REFERENCE_KINDS = ['hidden-spot', 'unfaded-example', 'chip', 'code', 'photo-card', 'photo', 'aged-spot'] as const;
 export const referenceKindSchema = z.enum(REFERENCE_KINDS);
 export type ReferenceKind = z.infer<typeof referenceKindSchema>;

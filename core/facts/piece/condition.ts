@@ -26,7 +26,7 @@ export type MarkKind = z.infer<typeof markKindSchema>;
 export const severitySchema = z.enum(['slight', 'marked', 'deep']);
 export type Severity = z.infer<typeof severitySchema>;
 
-/** Ways to put a mark right (BRIEF §3, §14). */
+/** Ways to put a mark right (trade §3, §14). */
 export const MENDS = [
   'sand',
   'filler',
@@ -112,7 +112,7 @@ export const SERVICES = ['heat', 'fuel', 'sun', 'abrasion', 'handling'] as const
 export const serviceSchema = z.enum(SERVICES);
 export type Service = z.infer<typeof serviceSchema>;
 
-/** What the survey may meet that is left alone, cautioned or refused (BRIEF §15). */
+/** What the survey may meet that is left alone, cautioned or refused (trade §15). */
 export const SURVEY_STOPS = [
   'asbestos',
   'radium',

@@ -18,7 +18,7 @@ export type WetNearby = {
   readonly until: Minute;
 };
 
-/** What of an own mix the jar lacks is mixed before the coat that needs it: once, for all pieces that take it (BRIEF §10). */
+/** What of an own mix the jar lacks is mixed before the coat that needs it: once, for all pieces that take it (trade §10). */
 export type Pour = {
   readonly productId: string;
   readonly name: string;

@@ -3,7 +3,7 @@ import { DAY, type Minute } from '#core/units/index';
 import { SPREAD } from '../films/index.ts';
 import { type Step, stepsLookedAt } from '../steps/index.ts';
 
-/** Dates are never single: the plan is lived through many times with slower films, failed coats and late parcels (DESIGN §4). */
+/** Dates are never single: the plan is lived through many times with slower films, failed coats and late parcels (trade §17). */
 
 export const RISK_RUNS = 500;
 const COAT_FAILS = 1 / 12;

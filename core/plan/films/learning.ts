@@ -5,9 +5,9 @@ import type { PlanContext } from './context.ts';
 
 /** A still tacky film takes at least this much longer than it has had. */
 const TACKY_FACTOR = 1.25;
-/** Weight of the family default against observations: k = exp(n/(n+4) × mean ln(observed ÷ predicted)) (BRIEF §8). */
+/** Weight of the family default against observations: k = exp(n/(n+4) × mean ln(observed ÷ predicted)) (trade §8). */
 const PRIOR_WEIGHT = 4;
-/** σ of ln(real ÷ planned) of a wait nobody has observed (DESIGN §4). */
+/** σ of ln(real ÷ planned) of a wait nobody has observed (trade §17). */
 export const SPREAD = 0.25;
 
 type LearningContext = Pick<PlanContext, 'history' | 'clocks' | 'facts'>;
@@ -85,7 +85,7 @@ function labelOf(productId: string, facts: Facts): Label | undefined {
   return facts.sheets.find((sheet) => sheet.id === product?.sheetId)?.label;
 }
 
-/** A product's spread narrows with the times a finger has touched its films (DESIGN §4). */
+/** A product's spread narrows with the times a finger has touched its films (trade §17). */
 export function spreadAfter(observations: number): number {
   return SPREAD / Math.sqrt(1 + observations);
 }

@@ -2,7 +2,7 @@ import type { EventOf, Part, Piece, WorkStage } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
 import type { Coat, History } from './history.ts';
 
-/** Work that an inspection has sent back: where it goes on again, and what of the log no longer counts (BRIEF §2). */
+/** Work that an inspection has sent back: where it goes on again, and what of the log no longer counts (trade §2). */
 
 export type SentBack = {
   readonly at: Minute;

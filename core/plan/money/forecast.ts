@@ -1,4 +1,4 @@
-/** What rework is likely to add: about one coat in twelve fails and is laid again (BRIEF §12). */
+/** What rework is likely to add: about one coat in twelve fails and is laid again (trade §12). */
 
 const COAT_FAILS = 1 / 12;
 const SAFE = 0.9;

@@ -47,7 +47,7 @@ export function pieceSupplies(
     .map((line) => priced(line, piece.supplies?.[supplyKey(line)], stock));
 }
 
-/** Gloves a pair a session, two with stripper; the share of this piece where others are worked on too (BRIEF §12). */
+/** Gloves a pair a session, two with stripper; the share of this piece where others are worked on too (trade §12). */
 function ofSession(piece: Piece, steps: readonly Step[]): SupplyLine[] {
   const mine = steps.filter((step) => step.pieceId === piece.id);
   const gloved = mine.filter(

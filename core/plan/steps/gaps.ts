@@ -88,7 +88,7 @@ function dwellStretches({ since, least, most }: Extract<Rule, { is: 'dwell' }>, 
   return 'at' in since && inTime.to !== null ? [inTime, { from: inTime.to, to: null }] : [inTime];
 }
 
-/** Warmth shortens a pot life (q = 2, BRIEF §6); cold is never reckoned in its favour. */
+/** Warmth shortens a pot life (q = 2, trade §6); cold is never reckoned in its favour. */
 function potLifeStretch({ since, label, placeId }: Extract<Rule, { is: 'pot-life' }>, clocks: DryingClocks, endOf: EndOf): Allowed[] {
   const mixed = resolveRef(since, endOf);
   const from = mixed + (label.inductionMin ?? 0);

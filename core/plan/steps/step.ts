@@ -69,7 +69,7 @@ export type Asked =
   | { readonly kind: 'cup-test'; readonly productId: string; readonly thinner: Family }
   | { readonly kind: 'parted'; readonly fasteningIds: readonly string[] };
 
-/** A finished layer that is looked at (BRIEF §2). */
+/** A finished layer that is looked at (trade §2). */
 export type Inspection = {
   readonly partId: string;
   readonly layerId: string;

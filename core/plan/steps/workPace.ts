@@ -14,7 +14,7 @@ const MOST_FACTOR = 4;
 export type LearnedWork = { readonly stage: WorkStage; readonly goes: number; readonly factor: number };
 
 /**
- * Factor of each kind of work from the log: real minutes against the usual ones, drawn towards 1 (BRIEF §8). What was done
+ * Factor of each kind of work from the log: real minutes against the usual ones, drawn towards 1 (trade §8). What was done
  * together counts as one go. The plan of that day had what was learned until then in its minutes, so that is taken out first:
  * else a factor would only ever come half the way.
  */

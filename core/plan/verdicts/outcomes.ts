@@ -39,7 +39,7 @@ function withMoreCoats(part: Part, piece: Piece, { events }: Pick<History, 'even
 
 /**
  * A part that would not come off, or was left, stays where it is: bare of paint it is masked in place, painted it is brushed there
- * (BRIEF §2).
+ * (trade §2).
  */
 function stayedOn(part: Part, piece: Piece, ended: ReadonlyMap<string, End>): Part {
   const held = (piece.fastenings ?? []).find(({ id, a }) => a === part.id && (ended.get(id) === 'would-not' || ended.get(id) === 'left'));

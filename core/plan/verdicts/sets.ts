@@ -1,7 +1,7 @@
 import { resolveLayer } from '#core/coats/index';
 import type { Facts, Piece } from '#core/facts/index';
 
-/** Pieces seen together want one target colour, the same mix and the same coats: where they differ, it is said (BRIEF §2). */
+/** Pieces seen together want one target colour, the same mix and the same coats: where they differ, it is said (trade §2). */
 export function setNotes(piece: Piece, facts: Facts): string[] {
   if (!piece.set) return [];
   const others = facts.pieces.filter((other) => other.id !== piece.id && other.set === piece.set);

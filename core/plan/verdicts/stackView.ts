@@ -216,7 +216,7 @@ function unequalRounds(layers: readonly ResolvedLayer[]): string[] {
   });
 }
 
-/** A lit part blocks its light first, then is white inside (BRIEF §2). */
+/** A lit part blocks its light first, then is white inside (trade §2). */
 function litNeeds(layers: readonly ResolvedLayer[]): string[] {
   const blocks = layers.findIndex((layer) => layer.lab.l < 25 || layer.role === 'metallic');
   const white = layers.findIndex((layer, index) => index > blocks && layer.lab.l > 88 && layer.role !== 'clear');
@@ -226,7 +226,7 @@ function litNeeds(layers: readonly ResolvedLayer[]): string[] {
   ];
 }
 
-/** What the stack as a whole still needs: clear over basecoat and candy (BRIEF §6, rule 8). */
+/** What the stack as a whole still needs: clear over basecoat and candy (trade §6, rule 8). */
 function openNeeds(part: Part, context: PlanContext): string[] {
   const layers = part.layers.map((layer) => resolveLayer(layer, context.facts));
   const needs: string[] = [];

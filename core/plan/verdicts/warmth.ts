@@ -4,7 +4,7 @@ import { shunsSun, warmthLimit } from '#core/drying/index';
 import { fitsTub } from '#core/survey/index';
 import { type Facts, type Layer, type Part, type Piece, plain, type Place, type Warm, type Workshop } from '#core/facts/index';
 
-/** Whether a film may be warmed, how, and how hot: by part, films, what is owned, and what can hurt a person (BRIEF §8, §15). */
+/** Whether a film may be warmed, how, and how hot: by part, films, what is owned, and what can hurt a person (trade §8, §15). */
 
 export type Warming = {
   readonly piece: Piece;

@@ -3,7 +3,7 @@ import { type Facts, type Layer, newPart, newPiece, type Part, type Piece } from
 import { counted, type Minute, toIso } from '#core/units/index';
 import type { JointOfPart } from '../verdicts/index.ts';
 
-/** Sample boards: small tiles of the real material with the exact stack, one variable apart, planned like a piece (BRIEF §10). */
+/** Sample boards: small tiles of the real material with the exact stack, one variable apart, planned like a piece (trade §10). */
 
 const TILE = { longMm: 70, shortMm: 50 };
 const MOST_TILES = 8;

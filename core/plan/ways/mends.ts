@@ -7,7 +7,7 @@ import { plan } from '../plan.ts';
 import { type JointOfPart, layersMended } from '../verdicts/index.ts';
 import { pricedOf, type PricedWay, withPiece } from './ways.ts';
 
-/** Ways to mend a joint as changed stacks: planned to the end, kept only where the joint then really passes (BRIEF §6). */
+/** Ways to mend a joint as changed stacks: planned to the end, kept only where the joint then really passes (trade §6). */
 
 export type Mended = {
   readonly text: string;

@@ -7,7 +7,7 @@ import type { Plan } from '../plan.ts';
 import type { SavingWay } from './savingWay.ts';
 import { SAME_COLOUR } from './servesAs.ts';
 
-/** A colour mixed from what stands on the shelf instead of a can filled for it (BRIEF §11). */
+/** A colour mixed from what stands on the shelf instead of a can filled for it (trade §11). */
 
 const MOST_PAINTS = 3;
 const DROPS = 20;

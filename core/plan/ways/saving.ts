@@ -8,7 +8,7 @@ import type { SavingWay } from './savingWay.ts';
 import { servesAs } from './servesAs.ts';
 import { withPiece } from './ways.ts';
 
-/** Ways to spend less that practitioners use, as changes of the facts; none of them is judged here (BRIEF §11). */
+/** Ways to spend less that practitioners use, as changes of the facts; none of them is judged here (trade §11). */
 
 /** More ways than this are no help to choose by. */
 export const MOST_WAYS = 10;

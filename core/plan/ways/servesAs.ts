@@ -11,5 +11,5 @@ export function servesAs(to: Product, from: Product, { sheets }: Facts): boolean
   return sheen === wanted && (own.role === 'clear' || colourDifference(to.lab, from.lab) < SAME_COLOUR);
 }
 
-/** Nobody sees less, ΔE2000 (BRIEF §10). */
+/** Nobody sees less, ΔE2000 (trade §10). */
 export const SAME_COLOUR = 2;

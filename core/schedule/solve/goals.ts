@@ -3,7 +3,7 @@ import { finishOf, type Goal, type Instance, sessionsIn, type Starts, type Wait 
 import { brokenBy } from './checked.ts';
 import { type Found, type Limit, soonest } from './search.ts';
 
-/** The three goals, each by schedules that end as soon as can be (DESIGN §4). */
+/** The three goals, each by schedules that end as soon as can be (trade §17). */
 
 export function solveFor(goal: Goal, instance: Instance, limit: Limit): Found {
   switch (goal) {

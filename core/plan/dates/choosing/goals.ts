@@ -3,7 +3,7 @@ import type { Minute } from '#core/units/index';
 import type { Step } from '../../steps/index.ts';
 import { type Patient, withPatience } from './patience.ts';
 
-/** What matters to the person: the soonest end, the fewest stays, or the most room before windows shut (DESIGN §4). */
+/** What matters to the person: the soonest end, the fewest stays, or the most room before windows shut (trade §17). */
 
 /** A schedule and the problem as it was put for the goal: placed again with other turns, it keeps to the goal. */
 export type ForGoal = Patient & {

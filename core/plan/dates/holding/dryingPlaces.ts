@@ -5,7 +5,7 @@ import { HOUR, type Minute } from '#core/units/index';
 import { type EndOf, type HangingPart, type PlannedFilm, timesOf } from '../../films/index.ts';
 import type { Step } from '../../steps/index.ts';
 
-/** What hangs where films dry: every copy from its coat on until it bears a hand and can be laid down (BRIEF §12). */
+/** What hangs where films dry: every copy from its coat on until it bears a hand and can be laid down (trade §12). */
 
 /** A film that nothing later looks at is laid down after about this. */
 const USUALLY_HANGS: Minute = 12 * HOUR;

@@ -2,7 +2,7 @@ import type { StripMethod, WorkStage } from '#core/facts/index';
 import type { WetPart } from '../../films/index.ts';
 import type { PlannedStep } from '../plannedStep.ts';
 
-/** Dust and overspray settle on whatever is wet: what hangs near is moved or covered before such work begins (BRIEF §2). */
+/** Dust and overspray settle on whatever is wet: what hangs near is moved or covered before such work begins (trade §2). */
 
 const DUSTY: readonly WorkStage[] = ['strip', 'repair', 'prep', 'age'];
 /** Nothing flies off what is kept wet. */

@@ -8,13 +8,13 @@ import type { PlannedStep } from '../plannedStep.ts';
 
 /**
  * One mix for all that is to look alike: panels of a set, both sides of a seam, brushed details. How much it takes, whether the jar
- * lasts, and where it would run dry: a second mix is never quite the first (BRIEF §10).
+ * lasts, and where it would run dry: a second mix is never quite the first (trade §10).
  */
 
 export type ColourUse = {
   /** Paint from its bottle, all coats and details still to come. */
   readonly ml: number;
-  /** The same with a fifth over (BRIEF §6). */
+  /** The same with a fifth over (trade §6). */
   readonly withSpareMl: number;
   readonly pieces: readonly { readonly pieceId: string; readonly ml: number }[];
 };

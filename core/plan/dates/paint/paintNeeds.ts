@@ -223,7 +223,7 @@ export function additivesOf(coat: Coat): readonly { readonly what: 'reducer' | '
   ].filter(({ name, ml }) => ml > 0 && name !== 'water');
 }
 
-/** Reducer and hardener are needs of their own: one reducer serves every paint that is thinned with it (BRIEF §6). */
+/** Reducer and hardener are needs of their own: one reducer serves every paint that is thinned with it (trade §6). */
 function additiveNeeds(steps: readonly Step[], startOf: StartOf, stock: readonly Stock[]): PaintNeed[] {
   const onShelf = (name: string, ml: number) => {
     const row = stock.find((own) => own.unit === 'mL' && own.spec === name);

@@ -32,7 +32,7 @@ export function withPours(steps: readonly PlannedStep[], needs: readonly PaintNe
 
 function pourOf({ toMixMl, productId, name, byPiece }: PaintNeed, facts: Facts): Pour | null {
   if (toMixMl <= 0 || productId === undefined) return null;
-  // The dark goes into the light (BRIEF §10).
+  // The dark goes into the light (trade §10).
   const lightFirst = [...partsOf(productId, facts)].sort((a, b) => b.product.lab.l - a.product.lab.l);
   const parts = lightFirst.map(({ product, share }) => ({
     productId: product.id,

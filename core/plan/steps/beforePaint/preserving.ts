@@ -12,7 +12,7 @@ import type { Step } from '../step.ts';
 import type { WorkPace } from '../workPace.ts';
 
 /**
- * A piece that is preserved has a plan of its own (BRIEF §1): nothing is stripped, filled or repainted. A corner is cleaned first
+ * A piece that is preserved has a plan of its own (trade §1): nothing is stripped, filled or repainted. A corner is cleaned first
  * and decides; then dust, a mild wash, rust stopped where it is, losses touched in over an isolating clear with paint that comes
  * off again, and wax.
  */

@@ -3,7 +3,7 @@ import type { WorkStage } from '#core/facts/index';
 import type { PlanContext } from '../../films/index.ts';
 import type { StepChain } from '../chain.ts';
 
-/** Old paint that a colour is to be read from goes into the bath only once it has been read, or matched beside it (BRIEF §10). */
+/** Old paint that a colour is to be read from goes into the bath only once it has been read, or matched beside it (trade §10). */
 
 const READ_MINUTES = 8;
 const READ_SETUP_MINUTES = 4;

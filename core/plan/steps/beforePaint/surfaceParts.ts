@@ -61,7 +61,7 @@ export function guardedByPrimer(part: Part, first: ResolvedLayer | undefined): b
   return first?.family === 'etch-primer' || part.rustGuard === 'prime';
 }
 
-/** Whether bare metal gets phosphoric metal prep as its last wet step before primer (BRIEF §3). */
+/** Whether bare metal gets phosphoric metal prep as its last wet step before primer (trade §3). */
 export function getsMetalPrep(part: Part, first: ResolvedLayer | undefined): boolean {
   return flashRusts(part) && !guardedByPrimer(part, first);
 }

@@ -244,7 +244,7 @@ function addClean(chain: StepChain, context: PlanContext, { keeps, stripped, fai
   );
 }
 
-/** Metal prep stops the rust; sanding after it would bare the steel again, so it comes last (BRIEF §3). */
+/** Metal prep stops the rust; sanding after it would bare the steel again, so it comes last (trade §3). */
 function addMetalPrep(chain: StepChain, rust: RustWatch, failures: number): Ref {
   const size = workSize(chain.of.part);
   return chain.add(

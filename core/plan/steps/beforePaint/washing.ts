@@ -12,7 +12,7 @@ export const WASH_SETUP_MINUTES = 10;
 const WASH_AT_100CM2 = 4;
 const TEST_MINUTES = 3;
 
-/** A test for a material nobody knows, before anything depends on it (BRIEF §3). */
+/** A test for a material nobody knows, before anything depends on it (trade §3). */
 export function addMaterialTest(chain: StepChain): void {
   const { part } = chain.of;
   if (part.material !== 'unknown') return;

@@ -6,7 +6,7 @@ import type { PlacedLayer, PlannedFilm } from '../../films/index.ts';
 import type { StepChain } from '../chain.ts';
 import { onceReached } from '../constraints.ts';
 
-/** Aged on purpose: rub-through at edges and handholds is wanted, and has its step (BRIEF §1). */
+/** Aged on purpose: rub-through at edges and handholds is wanted, and has its step (trade §1). */
 export function addRubThrough(chain: StepChain, film: PlannedFilm, placed: PlacedLayer): void {
   const { piece, part } = chain.of;
   if (piece.aim !== 'aged') return;

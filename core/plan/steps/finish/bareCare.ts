@@ -6,7 +6,7 @@ import type { StepChain } from '../chain.ts';
 import { beforeFlashRust, dwell } from '../constraints.ts';
 import { flashRusts } from '../beforePaint/surfaceParts.ts';
 
-/** Bare by choice is a finish with its own steps: brightened or plated, then oiled, waxed or cleared (BRIEF §4). */
+/** Bare by choice is a finish with its own steps: brightened or plated, then oiled, waxed or cleared (trade §4). */
 
 export type BareCare = Required<NonNullable<Part['bareCare']>>;
 

@@ -6,7 +6,7 @@ import { pieceKey } from '../keys.ts';
 import { pieceWide } from '../pieceWide.ts';
 import type { Step } from '../step.ts';
 
-/** The touch-up list after the fit: each spot a short step, until it is touched in or left (BRIEF §2, §14). */
+/** The touch-up list after the fit: each spot a short step, until it is touched in or left (trade §2, §14). */
 
 /** What mends a part that has no colour of its own. */
 const KEPT_PAINT: Layer = {

@@ -20,7 +20,7 @@ const TACK_MINUTES = 3;
 const MORE_COPIES_MINUTES = 0.5;
 const MIST_MINUTES = 3;
 const SCUFF_AT_100CM2 = 3;
-/** How long general tape may stay on before it leaves glue (BRIEF §9). */
+/** How long general tape may stay on before it leaves glue (trade §9). */
 const TAPE_STAYS_MINUTES = 24 * 60;
 /** Between two coats of one mix nobody is quicker than this, minutes. */
 const BETWEEN_COATS = 10;
@@ -65,7 +65,7 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
   }
 }
 
-/** Transparent, texture and dye films are never scuffed within their set; a metallic only past its window, for a fresh base coat (BRIEF §6). */
+/** Transparent, texture and dye films are never scuffed within their set; a metallic only past its window, for a fresh base coat (trade §6). */
 function mayScuffWithin({ resolved }: PlacedLayer): boolean {
   return flatRefused(resolved) === null || resolved.role === 'metallic';
 }

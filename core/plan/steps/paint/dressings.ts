@@ -44,7 +44,7 @@ const DECAL_SETUP = 4;
 const SEAL_MINUTES = 6;
 /** Two water-type coats over a home-printed sheet, dry before it is soaked. */
 const SEAL_DRIES = 3 * HOUR;
-/** A decal dries a day before anything goes over it (BRIEF §9). */
+/** A decal dries a day before anything goes over it (trade §9). */
 const DECAL_DRIES = 24 * HOUR;
 
 type Laid = { readonly zone: number; readonly ref: Ref } & (

@@ -18,7 +18,7 @@ export type Keepers = { readonly zones: readonly number[]; readonly edges: Part[
 
 /**
  * A mask is needed wherever a coat for some zones is sprayed while a zone in reach must not take it, whatever lies below. A zone
- * that a later colour covers may take overspray; one that has its last colour may not (BRIEF §9).
+ * that a later colour covers may take overspray; one that has its last colour may not (trade §9).
  */
 export function keepersOf(part: Part, placed: PlacedLayer, all: readonly PlacedLayer[]): Keepers {
   // A brush throws no overspray.

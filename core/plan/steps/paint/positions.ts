@@ -5,7 +5,7 @@ import type { Constraint } from '../constraint.ts';
 import { onceReached } from '../constraints.ts';
 
 /**
- * A part in two positions: one side, wait until it bears a hand, turn it, the other side (BRIEF §12). The back goes first: what
+ * A part in two positions: one side, wait until it bears a hand, turn it, the other side (trade §12). The back goes first: what
  * lies on the bench meanwhile is the side that nobody looks at.
  */
 

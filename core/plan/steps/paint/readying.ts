@@ -17,7 +17,7 @@ const PROMOTER_MINUTES = 2;
 /** Numbers of what is made ready again, clear of those of later coats. */
 const NEXT_ATTEMPT = 100;
 
-/** A paint nobody has used here before goes onto scrap first (BRIEF §6). */
+/** A paint nobody has used here before goes onto scrap first (trade §6). */
 export function addScrapTest(chain: StepChain, context: PlanContext, placed: PlacedLayer): void {
   const { resolved, index } = placed;
   const { product } = resolved;
@@ -36,7 +36,7 @@ export function addScrapTest(chain: StepChain, context: PlanContext, placed: Pla
   });
 }
 
-/** A thinner made for another range is tried in a cup first; one that curdled there is not sprayed (BRIEF §6). */
+/** A thinner made for another range is tried in a cup first; one that curdled there is not sprayed (trade §6). */
 export function addCupTest(chain: StepChain, context: PlanContext, { resolved, index }: PlacedLayer): void {
   const { product, thinner, family, hand, name } = resolved;
   if (!product || thinner === undefined || hand === 'aerosol' || isOwnThinner(family, thinner)) return;

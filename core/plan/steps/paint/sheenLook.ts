@@ -4,7 +4,7 @@ import type { PlanContext, PlannedFilm } from '../../films/index.ts';
 import type { StepChain } from '../chain.ts';
 import { onceReached } from '../constraints.ts';
 
-/** Sheen is judged once it has dried down: satins look glossy wet (BRIEF §7). */
+/** Sheen is judged once it has dried down: satins look glossy wet (trade §7). */
 
 const LOOK_MINUTES = 2;
 
