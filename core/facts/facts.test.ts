@@ -10,6 +10,7 @@ import {
   readWorkshopText,
   shiftFile,
   type LogEvent,
+  FORMAT_VERSION,
 } from './index.ts';
 
 const text = readFileSync(new URL('../../demo/breakwater.json', import.meta.url), 'utf8');
@@ -50,7 +51,7 @@ describe('workshop file', () => {
     expect(problemOf('null')?.at).toBe('format');
     expect(
       changed((file) => {
-        file.version = 9;
+        file.version = FORMAT_VERSION + 1;
       })?.mend,
     ).toContain('Update');
   });

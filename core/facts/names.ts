@@ -126,6 +126,81 @@ export const WORK_STAGES = [
 export const workStageSchema = z.enum(WORK_STAGES);
 export type WorkStage = z.infer<typeof workStageSchema>;
 
+/**
+ * What is done to a part in a step, one word an act: what the sceptic reads a plan by. Stripping has an act for each of its methods;
+ * “tape” is the line, “cover” paper or film over more; “press-on” vinyl and pads that hold by their own glue.
+ */
+export const ACTS = [
+  'record',
+  'open',
+  'spray',
+  'brush-on',
+  'solvent-wipe',
+  'strip-gel',
+  'strip-chlorinated',
+  'strip-caustic',
+  'strip-alkaline',
+  'strip-alcohol',
+  'strip-brush',
+  'strip-blast',
+  'strip-heat',
+  'water-wash',
+  'acid-prep',
+  'scuff',
+  'dry-sand',
+  'wet-sand',
+  'polish',
+  'drill',
+  'heat',
+  'tape',
+  'cover',
+  'untape',
+  'glue-on',
+  'screw-on',
+  'slide-on',
+  'press-on',
+  'decal',
+  'hang',
+  'handle',
+  'bath',
+  'close',
+  'test',
+  'look',
+] as const;
+export const actSchema = z.enum(ACTS);
+export type Act = z.infer<typeof actSchema>;
+
+/** What may sit on a part and bear less than its film does. */
+export const FITTINGS = ['glazing', 'seal', 'pad', 'rubber', 'wire', 'badge', 'decal'] as const;
+export const fittingSchema = z.enum(FITTINGS);
+export type Fitting = z.infer<typeof fittingSchema>;
+
+/** The rules by which the sceptic reads a finished plan; what a person knows better is kept by these names. */
+export const SENSE_RULES = [
+  'record-first',
+  'film-bears',
+  'ruins-fitted',
+  'whole-waits',
+  'coat-order',
+  'unknown-material',
+  'harms-material',
+  'watched',
+  'lasting-cover',
+  'paper-fits',
+  'one-go',
+  'extras-in-window',
+  'no-date',
+  'never-scuffed',
+  'done-again',
+  'decal-ground',
+  'gone',
+  'sealed-wood',
+  'bare-steel',
+  'air',
+] as const;
+export const senseRuleSchema = z.enum(SENSE_RULES);
+export type SenseRule = z.infer<typeof senseRuleSchema>;
+
 /** How heavily one coat of a layer is laid (trade §6: film, mL and hiding follow). */
 export const weightSchema = z.enum(['mist', 'thin', 'normal', 'heavy']);
 export type Weight = z.infer<typeof weightSchema>;

@@ -216,6 +216,7 @@ describe('paint needs', () => {
     keys: [id],
     pieceId: 'p',
     stage: 'coat',
+    acts: ['spray'],
     title: id,
     detail: '',
     on: [],

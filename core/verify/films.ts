@@ -1,126 +1,36 @@
 import { jointInState, type JointVerdict, keptPaint, type ResolvedLayer, resolveLayer } from '#core/coats/index';
-import { familyDrying, type FilmSet, type FilmState, filmState, type FilmTimes, filmTimes, type WarmSpell } from '#core/drying/index';
-import type { EventOf, Part, Piece } from '#core/facts/index';
-import { evidenceOf, historyOf, learnedFactor } from '#core/plan/index';
-import { type Minute, toMinute } from '#core/units/index';
+import { familyDrying, type FilmState, filmState, type FilmTimes } from '#core/drying/index';
+import type { Part, Piece } from '#core/facts/index';
+import type { Minute } from '#core/units/index';
 import { backZones } from '#core/zones/index';
+import { LyingFilms, type LyingFilm, type Told, toldBy } from './lying.ts';
 import { broken, partsWithSteps, type PlacedStep, TOLERANCE, type Verified, type Violation } from './verified.ts';
 
 /** Rules of the films: each coat goes on a film that takes it at that minute; tape, paper and hands wait for theirs. */
 
-/** A film as it lies on a zone at some moment of the story. */
-type Film = {
-  readonly resolved: ResolvedLayer;
-  readonly placeId: string;
-  readonly first: Minute;
-  readonly last: Minute;
-  readonly um: number;
-  readonly coats: number;
-  readonly flatted: boolean;
-  readonly keyed: boolean;
-  readonly seen?: EventOf<'dryness'>;
-};
-
 export function filmViolations(verified: Verified): Violation[] {
-  const told = tellerOf(verified);
+  const told = toldBy(verified);
   return partsWithSteps(verified).flatMap(({ piece, part, steps }) => new Story(verified, told, piece, part).live(steps));
-}
-
-/** What the log has shown beside the films: learned factors and evidence of joints. */
-function tellerOf({ facts, clocks, conditions }: Verified) {
-  const history = historyOf(facts);
-  return {
-    history,
-    evidence: evidenceOf({ facts, clocks, history, conditions }),
-    learned: (productId: string) => learnedFactor(productId, { facts, clocks, history }),
-  };
 }
 
 class Story {
   readonly #verified: Verified;
-  readonly #told: ReturnType<typeof tellerOf>;
+  readonly #told: Told;
   readonly #piece: Piece;
   readonly #part: Part;
-  readonly #zones = new Map<string, Film[]>();
-  readonly #warmed: WarmSpell[];
+  readonly #lying: LyingFilms;
   #stripped = false;
 
-  constructor(verified: Verified, told: ReturnType<typeof tellerOf>, piece: Piece, part: Part) {
+  constructor(verified: Verified, told: Told, piece: Piece, part: Part) {
     this.#verified = verified;
     this.#told = told;
     this.#piece = piece;
     this.#part = part;
-    this.#warmed = told.history
-      .warmed(piece.id, part.id)
-      .flatMap(({ since, minutes, surfaceC }) => ('at' in since ? [{ from: since.at, to: since.at + minutes, surfaceC }] : []));
-    for (const zone of part.zones) this.#zones.set(zone.id, this.#laidBefore(zone.id));
+    this.#lying = new LyingFilms(verified, told, piece, part);
   }
 
   live(steps: readonly PlacedStep[]): Violation[] {
     return steps.flatMap((step) => this.#meet(step));
-  }
-
-  #laidBefore(zoneId: string): Film[] {
-    const { facts } = this.#verified;
-    const films: Film[] = [];
-    for (const coat of this.#told.history.coatsOn(this.#piece.id, this.#part.id, zoneId)) {
-      const layer = this.#part.layers.find((own) => own.id === coat.layerId) ?? {
-        id: coat.layerId,
-        coats: 1,
-        covers: 'all' as const,
-        ...(coat.productId
-          ? { productId: coat.productId }
-          : { wanted: { family: coat.family, role: coat.role, name: coat.name, lab: coat.lab } }),
-      };
-      films.push(...this.#onto(films, resolveLayer(layer, facts), coat.at, coat.filmUm, coat.placeId, coat.scuffed === true));
-    }
-    const seen = this.#told.history.dryness(this.#part.id, zoneId)[0];
-    const top = films.at(-1);
-    if (seen && top && toMinute(seen.at) >= top.last) films[films.length - 1] = { ...top, seen };
-    return films.map((film) => (this.#flattedBefore(film) ? { ...film, flatted: true } : film));
-  }
-
-  #flattedBefore({ resolved }: Film): boolean {
-    const key = `${this.#piece.id}.${this.#part.id}.flat.${resolved.layer.id}.`;
-    return [...this.#told.history.done.keys()].some((own) => own.startsWith(key));
-  }
-
-  /** The films with one more coat: on the same layer's, or as a film of its own. */
-  #onto(films: Film[], resolved: ResolvedLayer, at: Minute, um: number, placeId: string, keyed: boolean): Film[] {
-    const top = films.at(-1);
-    if (top?.resolved.layer.id !== resolved.layer.id)
-      return [{ resolved, placeId, first: at, last: at, um, coats: 1, flatted: false, keyed }];
-    const { seen: _old, ...rest } = top;
-    films.pop();
-    return [{ ...rest, last: at, um: top.um + um, coats: top.coats + 1 }];
-  }
-
-  #times(films: readonly Film[], index = films.length - 1): FilmTimes {
-    const film = films[index];
-    const normal = film.resolved.filmUm;
-    const set: FilmSet = {
-      family: film.resolved.family,
-      label: film.resolved.label,
-      placeId: film.placeId,
-      firstCoatEnd: film.first,
-      lastCoatEnd: film.last,
-      coatRatio: film.um / film.coats / normal,
-      filmRatio: this.#ratio(films, index),
-      warmed: this.#warmed,
-      ...(film.resolved.product ? { learned: this.#told.learned(film.resolved.product.id) } : {}),
-    };
-    const times = filmTimes(set, this.#verified.clocks);
-    return film.seen ? withSeen(times, film.seen) : times;
-  }
-
-  /** Film laid since the last layer that had reached dry, against two normal coats. */
-  #ratio(films: readonly Film[], index: number): number {
-    const own = films[index].um / (2 * films[index].resolved.filmUm);
-    if (index === 0) return own;
-    const below = this.#times(films, index - 1);
-    const { first } = films[index];
-    const open = below.tape !== null && first < below.tape && (below.dry === null || first < below.dry);
-    return open ? own + this.#ratio(films, index - 1) : own;
   }
 
   #meet(step: PlacedStep): Violation[] {
@@ -130,12 +40,12 @@ class Story {
     const zones = on.zoneIds.filter((id) => this.#part.zones.find((zone) => zone.id === id)?.bare === undefined);
     const own = step.keys.length > 1 || step.on.length === 1;
     if (step.coat && own) return this.#coat(step, zones);
-    if (step.warm) this.#warmed.push({ from: step.placed.end, to: step.placed.end + step.warm.minutes, surfaceC: step.warm.surfaceC });
-    const tops = zones.flatMap((zone) => this.#zones.get(zone) ?? []).length > 0 ? zones : [];
+    this.#lying.warm(step);
+    const tops = zones.flatMap((zone) => this.#lying.on(zone)).length > 0 ? zones : [];
     if (step.stage === 'mask' && !step.id.includes('.mask.bare.')) return this.#waits(step, tops, 'tape');
     if (step.stage === 'flat') {
       const found = this.#waits(step, tops, 'flat');
-      for (const zone of tops) this.#flat(zone);
+      for (const zone of tops) this.#lying.flat(zone);
       return found;
     }
     if ((step.stage === 'fit' || step.stage === 'assemble') && this.#piece.aim !== 'preserve') return this.#waits(step, tops, 'fit');
@@ -143,18 +53,12 @@ class Story {
     return [];
   }
 
-  #flat(zone: string): void {
-    const films = this.#zones.get(zone) ?? [];
-    const top = films.at(-1);
-    if (top) films[films.length - 1] = { ...top, flatted: true };
-  }
-
   /** A later stage of the top film of each zone is reached. */
   #waits(step: PlacedStep, zones: readonly string[], stage: 'tape' | 'flat' | 'fit' | 'handle'): Violation[] {
     return zones.flatMap((zone) => {
-      const films = this.#zones.get(zone) ?? [];
+      const films = this.#lying.on(zone);
       if (films.length === 0) return [];
-      const times = this.#times(films);
+      const times = this.#lying.times(films);
       const at = times[stage] ?? times.handle;
       return at === null || step.placed.start < at - TOLERANCE
         ? [broken(stage, step, `the ${films.at(-1)?.resolved.name} is not ready for it`)]
@@ -164,7 +68,7 @@ class Story {
 
   /** Tape comes off while the edge is soft, unless that moment was missed at the bench. */
   #tapeOff(step: PlacedStep): Violation[] {
-    const tops = [...this.#zones.values()].flatMap((films) => films.slice(-1));
+    const tops = this.#part.zones.flatMap(({ id }) => this.#lying.on(id).slice(-1));
     const newest = tops.sort((a, b) => b.last - a.last)[0];
     if (!newest || newest.last <= this.#verified.plan.now) return [];
     const drying = familyDrying(newest.resolved.family);
@@ -185,17 +89,14 @@ class Story {
     const found = [
       ...this.#turned(step, zones),
       ...zones.flatMap((zone) => {
-        const films = this.#zones.get(zone) ?? [];
+        const films = this.#lying.on(zone);
         const top = films.at(-1);
         if (seen.has(top?.resolved.layer.id ?? '-')) return [];
         seen.add(top?.resolved.layer.id ?? '-');
         return top?.resolved.layer.id === layer.id ? this.#nextCoat(step, films) : this.#firstCoat(step, films, resolved);
       }),
     ];
-    for (const zone of zones) {
-      const films = this.#zones.get(zone) ?? [];
-      films.push(...this.#onto(films, resolved, step.placed.end, step.coat.filmUm, facts.workshop[0].dryPlaceId, step.placed.scuff));
-    }
+    this.#lying.coat(zones, resolved, step);
     return found;
   }
 
@@ -209,8 +110,8 @@ class Story {
   }
 
   /** Another coat of the same layer: in its window, or again once it has reopened. */
-  #nextCoat(step: PlacedStep, films: readonly Film[]): Violation[] {
-    const times = this.#times(films);
+  #nextCoat(step: PlacedStep, films: readonly LyingFilm[]): Violation[] {
+    const times = this.#lying.times(films);
     const { start } = step.placed;
     const [top] = films.slice(-1);
     const { again } = familyDrying(top.resolved.family);
@@ -220,11 +121,11 @@ class Story {
   }
 
   /** The first coat of a layer: whatever lies below takes it in the state it then has. */
-  #firstCoat(step: PlacedStep, films: readonly Film[], resolved: ResolvedLayer): Violation[] {
+  #firstCoat(step: PlacedStep, films: readonly LyingFilm[], resolved: ResolvedLayer): Violation[] {
     const top = films.at(-1);
     const { start } = step.placed;
     if (!top) return this.#onGround(step, resolved);
-    const times = this.#times(films);
+    const times = this.#lying.times(films);
     const state = stateAt(times, start);
     const drying = familyDrying(top.resolved.family);
     const verdict = jointInState(
@@ -265,17 +166,6 @@ class Story {
   #unless(verdict: JointVerdict, step: PlacedStep, because: string): Violation[] {
     return verdict === 'stop' ? [broken('joint', step, because)] : [];
   }
-}
-
-/** What the finger has said of a film is put over what the clock says. */
-const MOMENT_OF = { coat: 'opens', tape: 'tape', handle: 'handle', fit: 'fit', flat: 'flat' } as const;
-const STILL_TACKY_WAIT = 10;
-
-function withSeen(times: FilmTimes, { stage, seen, at }: EventOf<'dryness'>): FilmTimes {
-  const key = MOMENT_OF[stage];
-  const said = times[key];
-  const moment = toMinute(at);
-  return { ...times, [key]: seen === 'dry' ? Math.min(said ?? moment, moment) : Math.max(said ?? 0, moment + STILL_TACKY_WAIT) };
 }
 
 /** The state at a moment; on the very edge of a window the film still counts as inside. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { copiesSchema, idSchema, labSchema, lengthSchema, nameSchema } from '../basics.ts';
-import { familySchema, workStageSchema } from '../names.ts';
+import { actSchema, familySchema, fittingSchema, senseRuleSchema, workStageSchema } from '../names.ts';
 
 /** What goes onto a part besides coats: details, decals, tasks of one's own, other parts, and touch-ups at the end. */
 
@@ -78,6 +78,10 @@ export const taskSchema = z.strictObject({
   after: whenSchema.optional(),
   before: whenSchema.optional(),
   note: z.string().trim().max(200).optional(),
+  /** What is done in it; absent: what its kind says. */
+  acts: z.array(actSchema).max(12).optional(),
+  /** What sits on its parts once it is done, and may suffer later; absent: what its kind says. */
+  fits: fittingSchema.optional(),
 });
 export type Task = z.infer<typeof taskSchema>;
 
@@ -95,6 +99,15 @@ export const fitSchema = z
   .refine((fit) => fit.stage === 'end' || fit.onPartId !== undefined, 'Say which part it goes on.')
   .refine((fit) => fit.stage !== 'before-layer' || fit.layerId !== undefined, 'Say before which layer it goes on.');
 export type Fit = z.infer<typeof fitSchema>;
+
+/** “I know”, said of a finding: it is quiet from then on, and stays marked. */
+export const knownSchema = z.strictObject({
+  rule: senseRuleSchema,
+  partId: idSchema.optional(),
+  layerId: idSchema.optional(),
+  taskId: idSchema.optional(),
+});
+export type Known = z.infer<typeof knownSchema>;
 
 export const HOLDS = ['hook', 'rod', 'clip', 'turntable', 'box'] as const;
 export const holdSchema = z.strictObject({

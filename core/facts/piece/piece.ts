@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { clockSchema, dateSchema, idSchema, lengthSchema, momentSchema, moneySchema, nameSchema } from '../basics.ts';
 import { referenceSchema, targetSchema } from '../paint/colours.ts';
 import { aimSchema, limitSchema, looksLikeSchema, portraitSchema, workStageSchema } from '../names.ts';
-import { type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
+import { knownSchema, type Task, taskSchema, touchUpSchema, type When } from './onThePart.ts';
 import { type Part, partSchema, type SchemaIssue } from './part.ts';
 import { bagSchema, fasteningSchema, pictureSchema } from './teardown.ts';
 
@@ -61,6 +61,8 @@ export const pieceSchema = z
     parcels: z.array(parcelSchema).max(40),
     /** Steps of the person's own. */
     tasks: z.array(taskSchema).max(60).optional(),
+    /** What the person knows of findings of the sceptic; a part, layer or task that is gone leaves its word without effect. */
+    knows: z.array(knownSchema).max(200).optional(),
     /** Laid aside for a time: nothing of it is planned until it is taken up again. */
     held: z
       .strictObject({

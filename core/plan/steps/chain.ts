@@ -1,6 +1,7 @@
 import type { Part, Piece, Source, WorkStage } from '#core/facts/index';
 import { durationText, type Minute } from '#core/units/index';
 import { attemptOf, type PlanContext, type Ref, type SentBack } from '../films/index.ts';
+import { usualActs } from './acts.ts';
 import { after, carryOn, dwell } from './constraints.ts';
 import { type Constraint, momentsLookedAt } from './constraint.ts';
 import { type FirstPosition, inPosition, partKey } from './keys.ts';
@@ -11,6 +12,7 @@ export type StepDraft = Pick<Step, 'title' | 'minutes'> &
   Partial<
     Pick<
       Step,
+      | 'acts'
       | 'detail'
       | 'hazards'
       | 'because'
@@ -181,6 +183,7 @@ export class StepChain {
       keys: [id],
       pieceId: piece.id,
       stage: draft.stage,
+      acts: draft.acts ?? usualActs(draft),
       title: this.#position && draft.zones ? `${draft.title}, ${this.#position}` : draft.title,
       detail: draft.detail ?? '',
       minutes: Math.max(draft.coat ? 2 : 1, Math.round(draft.minutes + setup)),

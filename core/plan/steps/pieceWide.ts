@@ -1,4 +1,5 @@
 import type { Piece, WorkStage } from '#core/facts/index';
+import { usualActs } from './acts.ts';
 import { pieceKey } from './keys.ts';
 import type { Step } from './step.ts';
 
@@ -8,7 +9,7 @@ export function pieceWide(
   stage: WorkStage,
   subject: string,
   rest: Pick<Step, 'title' | 'minutes' | 'detail' | 'hazards' | 'because'> &
-    Partial<Pick<Step, 'stopped' | 'checks' | 'inspects' | 'asks' | 'supplies' | 'constraints' | 'setup'>>,
+    Partial<Pick<Step, 'acts' | 'stopped' | 'checks' | 'inspects' | 'asks' | 'supplies' | 'constraints' | 'setup'>>,
 ): Step {
   const id = pieceKey(piece.id, stage, subject);
   return {
@@ -16,6 +17,7 @@ export function pieceWide(
     keys: [id],
     pieceId: piece.id,
     stage,
+    acts: usualActs({ stage }),
     on: piece.parts.map((part) => ({ partId: part.id, zoneIds: part.zones.map((zone) => zone.id) })),
     pegs: piece.parts.flatMap((part) => part.pegs),
     setup: 0,

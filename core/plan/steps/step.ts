@@ -1,4 +1,4 @@
-import type { Family, Hand, Lab, Mend, Role, Source, StripMethod, SupplyLine, Warm, Weight, WorkStage } from '#core/facts/index';
+import type { Act, Family, Hand, Lab, Mend, Role, Source, StripMethod, SupplyLine, Warm, Weight, WorkStage } from '#core/facts/index';
 import type { Hazard } from '#core/safety/index';
 import type { Minute } from '#core/units/index';
 import type { Constraint } from './constraint.ts';
@@ -11,6 +11,8 @@ export type Step = {
   readonly keys: readonly string[];
   readonly pieceId: string;
   readonly stage: WorkStage;
+  /** What is done to the parts, as data. */
+  readonly acts: readonly Act[];
   readonly title: string;
   readonly detail: string;
   readonly on: readonly StepOn[];

@@ -1,8 +1,19 @@
-import { type Fit, type Part, type Piece, type Task, type TaskKind, type When, WORK_STAGES } from '#core/facts/index';
+import {
+  type Act,
+  type FasteningKind,
+  type Fit,
+  type Part,
+  type Piece,
+  type Task,
+  type TaskKind,
+  type When,
+  WORK_STAGES,
+} from '#core/facts/index';
 import { GLUE_SETS_MINUTES, glueNote, lastAwaited, lostByFitting } from '#core/survey/index';
 import { listed } from '#core/units/index';
 import type { Hazard } from '#core/safety/index';
 import type { PlanContext, PlannedFilm } from '../films/index.ts';
+import { ACTS_OF_JOINT, ACTS_OF_TASK } from './acts.ts';
 import type { Constraint } from './constraint.ts';
 import { after, dwell, onceReached } from './constraints.ts';
 import { pieceKey } from './keys.ts';
@@ -50,6 +61,11 @@ const HOW: Record<TaskKind, string> = {
   'old-glue': 'scraped and wiped off to a clean keyed face',
 };
 
+/** What is done in a task: as the person says, else as its kind does; what is covered at once is covered with it. */
+function actsOf({ kind, acts }: Task): readonly Act[] {
+  return acts ?? ACTS_OF_TASK[kind];
+}
+
 function taskStep(
   piece: Piece,
   task: Task,
@@ -65,6 +81,7 @@ function taskStep(
   );
   const step = pieceWide(piece, 'task', task.id, {
     title: task.name,
+    acts: actsOf(task),
     minutes: task.minutes * pace('task', task.name),
     detail: [HOW[task.kind], task.note ?? '', task.aloneMinutes ? 'then left alone' : ''].filter(Boolean).join('; '),
     hazards: HAZARDS[task.kind] ?? [],
@@ -190,6 +207,7 @@ function fitTask(piece: Piece, part: Part, host: Part, fit: Fit): Task {
     minutes: FIT_MINUTES * part.copies + (covered ? COVER_MINUTES * part.copies : 0),
     ...(glued ? { aloneMinutes: GLUE_SETS_MINUTES } : {}),
     ...momentsOf(host, fit),
+    acts: [...actsOfFit(part, joint?.kind, glued), ...(covered ? (['cover'] as const) : [])],
     note: [
       glued ? glueNote(part.material, host.material) : '',
       covered ? 'covered before the coats that follow' : '',
@@ -199,6 +217,12 @@ function fitTask(piece: Piece, part: Part, host: Part, fit: Fit): Task {
       .join('; ')
       .slice(0, 200),
   };
+}
+
+/** How a part goes on its host: by its joint; without one as it came off. */
+function actsOfFit(part: Part, kind: FasteningKind | undefined, glued: boolean): readonly Act[] {
+  if (kind) return ACTS_OF_JOINT[kind];
+  return glued || part.staysClear ? ['glue-on'] : ['slide-on'];
 }
 
 /** Before paint: between surface and cleaning. Before a layer: once the one below it bears a hand. After clear: at the end of its coats. */

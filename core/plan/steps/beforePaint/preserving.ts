@@ -39,6 +39,7 @@ function chained(steps: readonly Step[]): Step[] {
 
 function photographs(piece: Piece): Step {
   return pieceWide(piece, 'teardown', '-', {
+    acts: ['record'],
     title: 'Photograph every side, take nothing apart',
     minutes: 8,
     detail: 'before-photos; what is loose is bagged and named, nothing is forced',

@@ -15,6 +15,7 @@ import {
 import { workSize } from '#core/survey/index';
 import { listed, sentences, workMinutes } from '#core/units/index';
 import type { PlanContext, Ref } from '../../films/index.ts';
+import { ACTS_OF_MEND } from '../acts.ts';
 import type { StepChain } from '../chain.ts';
 import type { Constraint } from '../constraint.ts';
 import { beforeFlashRust, dwell, whileClean } from '../constraints.ts';
@@ -110,6 +111,7 @@ function addRepairs(chain: StepChain, context: PlanContext, keeps: boolean, rust
       const ref = chain.add(
         {
           stage: 'repair',
+          acts: ACTS_OF_MEND[mend],
           subject: mark.id,
           number: round * steps.length + index + 1,
           title: step.title,
@@ -144,17 +146,19 @@ function addSanding(chain: StepChain, context: PlanContext, keeps: boolean, rust
   const byHand = part.features?.some(({ kind }) => FEATURES_KEYED.some((own) => own === kind))
     ? 'edges, rims and corners of the list by hand'
     : 'edges, countersinks and hole rims by hand';
+  const hazards = hazardsOf(chain.of, ['dust']);
   const perPaper = keeps ? SCUFF_AT_100CM2 : SAND_AT_100CM2;
   const ref = chain.add(
     {
       stage: 'prep',
+      acts: [keeps ? 'scuff' : hazards.includes('lead') ? 'wet-sand' : 'dry-sand'],
       grit: grits.at(-1),
       title: keeps ? `Scuff ${oldPaintText(part.oldPaint)}` : `Sand with ${grits.map((grit) => `P${grit}`).join(', then ')}`,
       minutes: Math.max(1, grits.length) * workMinutes(perPaper, size),
       setup: TABLE_SETUP_MINUTES,
       scuffMinutes: 2 + workMinutes(2, size),
       detail: [keeps ? `${named}, wet, until evenly matt` : byHand, missing].filter(Boolean).join('; '),
-      hazards: hazardsOf(chain.of, ['dust']),
+      hazards,
       because: sentences(surface.start.because, surface.rungs.length > 1 ? 'Each paper is at most about twice as fine as the last' : ''),
       supplies: papers(grits, size),
       treatment: `prep ${keeps ? 'scuff' : 'sand'} ${grits.join(' ')}`,
@@ -174,6 +178,7 @@ function addPad(chain: StepChain, { pad, because }: { pad: 'grey' | 'none'; beca
   chain.add(
     {
       stage: 'prep',
+      acts: [grain ? 'scuff' : 'wet-sand'],
       title: grain ? 'Prep cleaner, then a grey pad, lightly' : 'Mould lines and gates off',
       minutes: workMinutes(grain ? 4 : 3, size),
       setup: TABLE_SETUP_MINUTES,
@@ -197,6 +202,7 @@ function addPutRight(chain: StepChain, context: PlanContext, rust: RustWatch): n
     const ref = chain.add(
       {
         stage: 'repair',
+        acts: ['wet-sand'],
         subject: event.id,
         title: 'Put right what did not pass',
         minutes: PUT_RIGHT_MINUTES + workMinutes(1, workSize(part)),

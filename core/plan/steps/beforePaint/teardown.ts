@@ -21,13 +21,17 @@ const MEND_MINUTES = 8;
 export function teardownSteps(piece: Piece, broken: readonly Fastening[], context: PlanContext, pace: WorkPace): Step[] {
   const own = new Set([
     pieceKey(piece.id, 'teardown'),
+    photographsKey(piece),
     ...posts(piece).map((post) => postKey(piece, post)),
     ...broken.map((fastening) => brokenKey(piece, fastening)),
   ]);
   const begun = context.history.events.some(
     (event) => event.kind === 'done' && event.pieceId === piece.id && event.stepKeys.some((key) => !own.has(key)),
   );
-  const opening = begun ? [] : [...posts(piece).flatMap((post) => openPost(piece, post, pace)), takeApart(piece, pace)];
+  const opened = posts(piece).flatMap((post) => openPost(piece, post, pace));
+  const opening = begun
+    ? []
+    : [...(opened.length > 0 ? [photographs(piece, pace)] : []), ...opened, takeApart(piece, pace, opened.length > 0)];
   const steps = [...opening, ...broken.map((fastening) => mendBroken(piece, fastening))].filter(
     (step) => !context.history.done.has(step.id),
   );
@@ -36,9 +40,25 @@ export function teardownSteps(piece: Piece, broken: readonly Fastening[], contex
   );
 }
 
-function takeApart(piece: Piece, pace: WorkPace): Step {
+function photographsKey(piece: Piece): string {
+  return pieceKey(piece.id, 'teardown', 'photographs');
+}
+
+/** Pictures and measures come before the drill: what it takes away is not seen again (trade §2). */
+function photographs(piece: Piece, pace: WorkPace): Step {
+  return pieceWide(piece, 'teardown', 'photographs', {
+    acts: ['record'],
+    title: 'Photograph every side, measure',
+    minutes: pace('teardown', null) * PHOTOGRAPH_MINUTES,
+    detail: 'every side, the posts from both ends, where colours meet',
+    hazards: [],
+    because: 'Before anything is drilled, opened, washed off or stripped it is recorded: afterwards it is not there to be seen.',
+  });
+}
+
+function takeApart(piece: Piece, pace: WorkPace, recorded: boolean): Step {
   const parts = piece.parts.filter((part) => isPlanned(part) || part.maskedInPlace);
-  const several = parts.length > 1;
+  const several = parts.length > 1 || recorded;
   const hazards: Hazard[] = [
     ...(piece.mains ? (['mains'] as const) : []),
     ...(several ? (['sharp'] as const) : []),
@@ -48,8 +68,9 @@ function takeApart(piece: Piece, pace: WorkPace): Step {
   const copies = parts.reduce((sum, part) => sum + part.copies, 0);
   const fastenings = (piece.fastenings ?? []).map(({ id }) => id);
   return pieceWide(piece, 'teardown', '-', {
-    title: several ? 'Photograph, take apart, bag' : 'Photograph every side',
-    minutes: pace('teardown', null) * (several ? PHOTOGRAPH_MINUTES + OPEN_MINUTES + BAG_MINUTES * copies : PHOTOGRAPH_MINUTES),
+    acts: [...(recorded ? [] : (['record'] as const)), ...(several ? (['open', 'handle'] as const) : [])],
+    title: several ? (recorded ? 'Take apart, bag' : 'Photograph, take apart, bag') : 'Photograph every side',
+    minutes: pace('teardown', null) * ((recorded ? 0 : PHOTOGRAPH_MINUTES) + (several ? OPEN_MINUTES + BAG_MINUTES * copies : 0)),
     detail: several
       ? `${counted(parts.length, 'kind of part', 'kinds of part')}; ${bags > 0 ? bagsText(bags) : 'number the bags'}`
       : 'before-photos',
@@ -78,6 +99,7 @@ function openPost(piece: Piece, fastening: Fastening, pace: WorkPace): Step[] {
   if (!plan?.thread) return [];
   return [
     pieceWide(piece, 'teardown', fastening.id, {
+      acts: ['drill'],
       title: `Drill and tap ${counted(fastening.count, 'post')}, ${plan.thread}`,
       minutes: pace('teardown', null) * POST_MINUTES * fastening.count,
       detail: plan.steps.join('; '),
@@ -97,6 +119,7 @@ function mendBroken(piece: Piece, fastening: Fastening): Step {
     piece.parts.filter((part) => part.id === fastening.a || part.id === fastening.b).map((part) => part.name.toLowerCase()),
   );
   return pieceWide(piece, 'teardown', `broken-${fastening.id}`, {
+    acts: ['glue-on'],
     title: `Mend what broke${names ? `: ${names}` : ''}`,
     minutes: MEND_MINUTES,
     detail: 'pin and glue it, or set a new fastening; order what cannot be mended under Finish and fit',

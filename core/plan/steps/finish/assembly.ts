@@ -2,6 +2,7 @@ import { type Fastening, type Part, type Piece, plain } from '#core/facts/index'
 import { fitOrder, GLUE_SETS_MINUTES, glueNote, lastAwaited, partAreaCm2, unreachableLater } from '#core/survey/index';
 import { counted, listed } from '#core/units/index';
 import type { PlanContext, PlannedFilm } from '../../films/index.ts';
+import { ACTS_OF_JOINT } from '../acts.ts';
 import type { Constraint } from '../constraint.ts';
 import { dwell, onceReached } from '../constraints.ts';
 import { pieceKey } from '../keys.ts';
@@ -93,6 +94,8 @@ function assemblyStep(
     context.now,
   );
   const step = pieceWide(piece, 'assemble', part.id, {
+    acts:
+      joints.length > 0 ? [...new Set(joints.flatMap(({ kind }) => ACTS_OF_JOINT[kind]))] : part.staysClear ? ['glue-on'] : ['slide-on'],
     title: `Fit ${part.name.toLowerCase()} ${part.copies > 1 ? `× ${part.copies} ` : ''}to ${listed(onto.map(({ name }) => name.toLowerCase()))}`,
     minutes: pace('assemble', null) * (FIT_MINUTES + NEXT_COPY_MINUTES * (part.copies - 1)),
     detail: detailOf(piece, part, onto, joints),
