@@ -31,3 +31,4 @@ export {
 export { GRID, inventedInstance } from './instances.ts';
 export { inventedBuying } from './buyings.ts';
 export { withShops } from './shops.ts';
+export { PLANTED, type Planted, type Told } from './planted/index.ts';

@@ -32,6 +32,8 @@ export type Pour = {
 export type PlannedStep = Step & {
   readonly placed: Placed | null;
   readonly unplacedWhy?: string;
+  /** The step without a date that keeps this one from having any; absent: the reason is its own. */
+  readonly heldBy?: string;
   /** The legal stretch its start lies in; `to` null where it does not shut. */
   readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
   /** When it could start again if this window were missed; null where it never could or never shuts. */
