@@ -1,5 +1,5 @@
 import type { Layer, LogEvent } from '#core/facts/index';
-import { clear, coat, enamel, lacquer, layer, part, primer } from '../testBench.ts';
+import { clear, coat, enamel, lacquer, layer, part, primer, wanted } from '../testBench.ts';
 import { BEGUN, coats, HARD, line, ownStep, ownTask, type Planted, told } from './telling.ts';
 
 /** Work in an order nobody would choose: unrecorded, primer over colour, one colour over two evenings. */
@@ -25,10 +25,10 @@ const reading = (at: number) => line(at, 'reference', ['record'], { subject: 'ol
 const laid = (events: readonly LogEvent[], layers: readonly Layer[]) => ({ parts: [part({ layers: [...layers] })], events });
 const redBefore = [coat('colour', 1, 90 * 1440, 'acrylic-lacquer', 'colour', 12)];
 const clearBefore = [...redBefore, coat('clear', 1, 80 * 1440, 'acrylic-lacquer', 'clear', 13)];
-const silver = (coats: number) => layer('silver', 'solvent-base', 'metallic', coats);
-const candy = (coats: number) => layer('candy', 'candy', 'colour', coats);
-const texture = layer('texture', 'texture', 'colour', 2);
-const dye = layer('dye', 'dye', 'colour', 2);
+const silver = (coats: number) => wanted('silver', 'solvent-base', 'metallic', { coats });
+const candy = (coats: number) => wanted('candy', 'candy', 'colour', { coats });
+const texture = wanted('texture', 'texture', 'colour');
+const dye = wanted('dye', 'dye', 'colour');
 
 const sanded = (name: string, own: Layer, act: 'scuff' | 'wet-sand', then: Layer = clear): Planted => {
   const parts = [part({ layers: [primer(), own, then] })];

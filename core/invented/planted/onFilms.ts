@@ -1,5 +1,5 @@
-import type { Act, Decal } from '#core/facts/index';
-import { clear, lacquer, part, primer } from '../testBench.ts';
+import type { Act, Decal, Layer } from '#core/facts/index';
+import { lacquer, part, primer } from '../testBench.ts';
 import { BEGUN, coats, HARD, line, ownStep, ownTask, PAINTED, type Planted, told } from './telling.ts';
 
 /** Acts on films that do not bear them yet. */
@@ -23,9 +23,14 @@ const number = (kind: Decal['kind'], after = 'colour'): Decal => ({
   shortMm: 10,
 });
 
-const lettered = (kind: Decal['kind']) =>
-  part({ layers: [primer(), lacquer(), clear], decals: [number(kind, kind === 'vinyl' ? 'clear' : 'clear')] });
+const lettered = (kind: Decal['kind']) => part({ layers: [primer(), lacquer(), glossy('clear')], decals: [number(kind, 'clear')] });
 const decalAt = (hour: number, acts: readonly Act[] = ['decal']) => line(hour, 'decal', acts, { subject: 'number' });
+const glossy = (id: string): Layer => ({
+  id,
+  wanted: { family: 'acrylic-lacquer', role: 'clear', name: 'gloss clear', lab: { l: 95, a: 0, b: 0 }, gloss: 85 },
+  coats: 2,
+  covers: 'all',
+});
 const CLEARED = [...PAINTED, ...coats(2.8, 'clear', 2)];
 
 export const ON_FILMS: readonly Planted[] = [
@@ -73,7 +78,7 @@ export const ON_FILMS: readonly Planted[] = [
 ];
 
 function overDecal(wait: number) {
-  const layers = [primer(), lacquer(), clear, { ...clear, id: 'over' }];
+  const layers = [primer(), lacquer(), glossy('clear'), glossy('over')];
   return told([...CLEARED, decalAt(48), ...coats(48 + wait, 'over', 2)], {
     parts: [part({ layers, decals: [number('waterslide', 'clear')] })],
   });

@@ -1,5 +1,5 @@
 import type { Act, Part, WorkStage } from '#core/facts/index';
-import { layer, part, primer } from '../testBench.ts';
+import { layer, part, primer, wanted } from '../testBench.ts';
 import { coats, line, papersOf, type Line, type Planted, told } from './telling.ts';
 
 /** Work that a material does not bear, is too coarse for its relief, or leaves something lying too long. */
@@ -38,7 +38,7 @@ function untested(name: string, lines: readonly Line[]): Planted {
 /** A first coat on bare wood or steel, and what should lie there before it. */
 const wood = (family: 'acrylic-lacquer' | 'lacquer-primer' | 'alkyd-enamel', role: 'colour' | 'fine-primer'): Planted => {
   const bare = layer('top', family, role, 1);
-  const sealer = layer('sealer', 'wood-sealer', 'primer', 1);
+  const sealer = wanted('sealer', 'wood-sealer', 'primer', { coats: 1 });
   return {
     name: `bare wood takes ${family} unsealed`,
     rule: 'sealed-wood',

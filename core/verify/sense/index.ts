@@ -1,0 +1,2 @@
+export type { Chooser, Finding, Mend, MendChange, Sensed } from './finding.ts';
+export { quiets, sense } from './sense.ts';
