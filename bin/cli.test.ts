@@ -33,6 +33,21 @@ describe('the command line', () => {
       true,
     );
   });
+  it('reads the plan of the demo as a practitioner, by itself and as a question, and says of a torn file where', () => {
+    const { code, out } = run(['check', 'demo/breakwater.json', '--sense']);
+    const { findings } = JSON.parse(out) as { findings: { chosenBy: string }[] };
+    expect(code).toBe(0);
+    expect(findings.filter(({ chosenBy }) => chosenBy === 'tool')).toEqual([]);
+    const file = JSON.parse(readFileSync(join(root, 'demo/breakwater.json'), 'utf8'));
+    const asked = run(['ask', 'sense'], JSON.stringify({ file, now: file.writtenAt }));
+    expect(JSON.parse(asked.out)).toMatchObject({ findings, rule: 'the sceptic' });
+    const torn = run(
+      ['ask', 'sense'],
+      JSON.stringify({ file: { ...file, facts: { ...file.facts, pieces: 'none' } }, now: file.writtenAt }),
+    );
+    expect(torn.code).toBe(2);
+    expect(JSON.parse(torn.err).at).toContain('pieces');
+  });
   it('exits 2 with place and mend on a bad file', () => {
     const { code, err } = run(['plan', 'package.json']);
     expect(code).toBe(2);
@@ -81,6 +96,7 @@ describe('the command line', () => {
       'order',
       'mix',
       'schedule',
+      'sense',
       'joint',
       'amount',
       'hide',

@@ -5,7 +5,7 @@ import { conditionsOf } from '#core/drying/index';
 import { type Facts, type Problem, shiftFile } from '#core/facts/index';
 import { plan } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
-import { askSolved, checkRows, planJson, questionSchemas } from '#core/ask/index';
+import { askSolved, checkRows, findingRows, planJson, questionSchemas } from '#core/ask/index';
 import { readWorkshopFile } from '#core/admission/index';
 import { solveWithHighs } from '../solver/highs.ts';
 import { isZip, unpacked } from '../server/archive.ts';
@@ -16,7 +16,8 @@ import type { DataCommand } from './dataCommands.ts';
 
 const USAGE = `Usage:
   enamelos plan FILE [--now TIME] [--shift]   the whole plan as JSON
-  enamelos check FILE [--now TIME]            verdicts; exit 1 when one of them is a stop
+  enamelos check FILE [--now TIME] [--shift]  verdicts; exit 1 when one of them is a stop
+  enamelos check FILE --sense                 what a practitioner who reads the plan would call out
   enamelos ask QUESTION < in.json             one answer, or an array of them
   enamelos ask --list                         the questions with their JSON Schemas
   enamelos export FILE                        the workshop as a file: .json, or .zip with its pictures
@@ -72,6 +73,7 @@ async function planFile(command: 'plan' | 'check', path: string, argv: readonly 
   const now = asked === undefined ? toMinute(read.value.writtenAt) : toMinute(asked);
   if (!Number.isFinite(now)) return refuse({ error: `"${asked}" is no time`, at: '--now', mend: 'Write it like 2026-12-01T19:00:00Z.' });
   const { facts } = argv.includes('--shift') ? shiftFile(read.value, now) : read.value;
+  if (command === 'check' && argv.includes('--sense')) return print({ findings: findingRows(facts, now) });
   return command === 'plan' ? printPlan(facts, now) : printCheck(facts, now);
 }
 

@@ -13,7 +13,8 @@ export const LAYERS: readonly (readonly string[])[] = [
   ['schedule', 'buying'],
   ['bench', 'faults', 'log', 'mixing'],
   ['plan'],
-  ['ask', 'verify', 'calendar'],
+  ['verify'],
+  ['ask', 'calendar'],
   ['invented'],
 ];
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { ask, QUESTION_NAMES, questionSchemas } from './ask.ts';
 
@@ -15,6 +16,10 @@ describe('questions of a script', () => {
   it('answers each with a because', () => {
     const inputs: Record<string, unknown> = {
       dew: { airC: 12, rh: 85 },
+      sense: {
+        file: JSON.parse(readFileSync(new URL('../../demo/breakwater.json', import.meta.url), 'utf8')),
+        now: '2026-12-01T19:00:00Z',
+      },
       clock: { mechanism: 'oxidation', referenceHours: 48, startHour: 0, tempC: [10], rh: [50] },
       strip: { material: 'zinc', method: 'gel', finish: 'sound' },
       joint: { below: { family: null, material: 'zinc' }, above: { family: 'lacquer-primer' } },

@@ -9,6 +9,7 @@ import { mixQuestion } from './askMix.ts';
 import { orderQuestion } from './askOrder.ts';
 import { scheduleQuestion } from './askSchedule.ts';
 import { ladderQuestion, stripQuestion } from './askPrep.ts';
+import { senseQuestion } from './askSense.ts';
 import { type Question, question } from './question.ts';
 
 /** Questions a script may ask the core; the contract is documented in docs/format.md. */
@@ -52,6 +53,7 @@ const QUESTIONS: Record<string, Question> = {
   order: orderQuestion,
   mix: mixQuestion,
   schedule: scheduleQuestion,
+  sense: senseQuestion,
   joint: question(
     z.strictObject({
       below: z.strictObject({

@@ -32,3 +32,4 @@ export { GRID, inventedInstance } from './instances.ts';
 export { inventedBuying } from './buyings.ts';
 export { withShops } from './shops.ts';
 export { PLANTED, type Planted, type Told } from './planted/index.ts';
+export { inventedJob } from './jobs.ts';

@@ -68,6 +68,7 @@ export {
   type Preparation,
   preparationOf,
   type Step,
+  stepsLookedAt,
   touchUpIdOf,
 } from './steps/index.ts';
 export {

@@ -15,6 +15,12 @@ export function nextCoatOf(first: { readonly family: Family; readonly role: Role
   return 'colour';
 }
 
+/** Once over clean metal with fine relief, and the coarsest that touches any of its faces. */
+const FINE_GRIT = 600;
+const COARSEST_ON_FINE = 400;
+/** On a casting a line or a pit is cut locally, no coarser than this. */
+const LOCAL_ON_CASTING = 320;
+
 /** Sides below this are a small casting: coarse paper takes its shape. */
 const SMALL_CASTING_MM = 150;
 
@@ -33,17 +39,24 @@ export function takesNoPaper(part: Part): NoPaper | null {
 }
 
 /** How a part comes to its sanding: old paint kept, stripped to bare, or bare from the start. */
-export type SurfaceState = { readonly keepsPaint: boolean; readonly stripped: boolean };
+export type SurfaceState = {
+  readonly keepsPaint: boolean;
+  readonly stripped: boolean;
+  /** Fine relief or a small casting: nothing coarser than P400 touches a face. */
+  readonly fine?: boolean;
+};
 
 /**
  * The paper the whole face begins with: P240 for the stains of stripping, the finish paper where it was clean and bare, P400 on
  * plastic and kept paint. A mark is ground where it is and asks nothing of the rest (trade §4).
  */
-export function startGrit(part: Part, { keepsPaint, stripped }: SurfaceState, coarsestFinish: number): StartGrit {
+export function startGrit(part: Part, { keepsPaint, stripped, fine = false }: SurfaceState, coarsestFinish: number): StartGrit {
   if (keepsPaint) return { grit: 400, because: 'Sound old paint is only keyed: P400 or a red pad, lightly.' };
   if (part.surface === '3d-printed') return { grit: 240, because: 'Layer lines of a printed part: P240, wet.' };
   if (part.material === 'wood') return { grit: 180, because: 'Wood begins at P180, with the grain.' };
   if (!isMetal(part.material)) return { grit: 400, because: 'Plastic begins at P400.' };
+  if (fine)
+    return { grit: FINE_GRIT, because: 'Fine relief and small castings go over once with P600; lines and pits are cut where they are.' };
   if (stripped || hasStains(part)) return { grit: 240, because: 'Light scratches and stains of stripping: P240.' };
   return { grit: coarsestFinish, because: `Clean bare metal is only keyed: P${coarsestFinish}.` };
 }
@@ -63,13 +76,13 @@ export function gritForMark(mark: Mark, part: Part): number | null {
     case 'pitting':
     case 'chip':
     case 'crack':
-      return soft ? 320 : bad ? (small ? 180 : 80) : small ? 220 : 120;
+      return soft || small ? LOCAL_ON_CASTING : bad ? 80 : 120;
     case 'rust-deep':
-      return small ? 180 : 120;
+      return small ? LOCAL_ON_CASTING : 120;
     case 'scratch':
     case 'rust-light':
     case 'dent':
-      return soft ? 400 : mark.severity === 'slight' ? 240 : 180;
+      return soft ? 400 : small ? LOCAL_ON_CASTING : mark.severity === 'slight' ? 240 : 180;
     case 'support-marks':
       return 220;
     case 'layer-lines':
@@ -115,10 +128,14 @@ export type SurfaceQuestion = SurfaceState & {
 };
 
 /** The grit ladder of a part for what comes next, each rung with its reason and what the primer makes of its scratches. */
-export function surfaceOf(part: Part, { keepsPaint, stripped, first, primerFilmUm, owned = GRITS }: SurfaceQuestion): Surface {
+export function surfaceOf(
+  part: Part,
+  { keepsPaint, stripped, fine = false, first, primerFilmUm, owned = GRITS }: SurfaceQuestion,
+): Surface {
   const next = nextCoatOf(first, part.material);
-  const range = finishRange(next, primerFilmUm ?? undefined);
-  const start = startGrit(part, { keepsPaint, stripped }, range[0]);
+  const usual = finishRange(next, primerFilmUm ?? undefined);
+  const range = fine ? ([Math.max(usual[0], COARSEST_ON_FINE), Math.max(usual[1], COARSEST_ON_FINE)] as const) : usual;
+  const start = startGrit(part, { keepsPaint, stripped, fine }, range[0]);
   const noPaper = takesNoPaper(part);
   const shared = { start, next, noPaper, primerFilmUm, hidesUm: primerFilmUm === null ? null : hidesUm(primerFilmUm) };
   if (noPaper) return { ...shared, ladder: null, buy: [], rungs: [] };

@@ -28,9 +28,9 @@ export class PartFilms {
     return this.#films.flatMap((films) => films.slice(-1));
   }
 
-  /** Every film once, one a layer. */
-  get all(): PlannedFilm[] {
-    return [...new Map(this.#films.flat().map((film) => [film.layerId, film])).values()];
+  /** Every film, zone by zone, bottom to top. */
+  get byZone(): readonly (readonly PlannedFilm[])[] {
+    return this.#films;
   }
 
   /** Films of one zone, by its place. */

@@ -103,3 +103,60 @@ export const ACTS_OF_JOINT: Readonly<Record<FasteningKind, readonly Act[]>> = {
   rivet: ['screw-on'],
   axle: ['slide-on'],
 };
+
+/** Acts that put something on a part. */
+export const PUTS_ON: readonly Act[] = ['glue-on', 'screw-on', 'slide-on', 'press-on'];
+
+/** Acts on a whole, which waits for its parts (trade §2). */
+export function isWhole(act: Act): boolean {
+  return act === 'hang' || act === 'close' || act === 'test';
+}
+
+/** Acts that no paint bears well: they stand before it. */
+export const ROUGH: readonly Act[] = [
+  'drill',
+  'solvent-wipe',
+  'water-wash',
+  'bath',
+  'acid-prep',
+  'dry-sand',
+  'wet-sand',
+  'scuff',
+  'heat',
+  'strip-gel',
+  'strip-chlorinated',
+  'strip-caustic',
+  'strip-alkaline',
+  'strip-alcohol',
+  'strip-brush',
+  'strip-blast',
+  'strip-heat',
+];
+
+type FilmStage = 'handle' | 'tape' | 'flat' | 'fit';
+
+const ASKED_OF_FILM: Partial<Record<Act, FilmStage>> = {
+  'glue-on': 'fit',
+  'screw-on': 'fit',
+  'slide-on': 'fit',
+  'press-on': 'fit',
+  close: 'fit',
+  drill: 'fit',
+  tape: 'tape',
+  cover: 'tape',
+  'dry-sand': 'flat',
+  'wet-sand': 'flat',
+  polish: 'flat',
+  'water-wash': 'handle',
+  'solvent-wipe': 'handle',
+  test: 'handle',
+  hang: 'handle',
+  handle: 'handle',
+};
+const HARDEST: readonly FilmStage[] = ['flat', 'fit', 'tape', 'handle'];
+
+/** What a film must bear before these acts; null where none of them asks anything of it (trade §2). */
+export function asksOfFilm(acts: readonly Act[]): readonly FilmStage[] | null {
+  const asked = HARDEST.filter((stage) => acts.some((act) => ASKED_OF_FILM[act] === stage));
+  return asked.length > 0 ? asked : null;
+}

@@ -10,7 +10,8 @@ import { StepChain } from './chain.ts';
 import type { Dressing } from './paint/dressings.ts';
 import { addLayers, type Coated } from './paint/coats.ts';
 import { after, onceReached } from './constraints.ts';
-import { assembled, assemblySteps } from './finish/assembly.ts';
+import { pieceKey } from './keys.ts';
+import { assembled, assemblySteps, goingOnBefore, wholeTasks } from './finish/assembly.ts';
 import { checkStep, isTogether, undecidedText } from './finish/fitting.ts';
 import { preservingSteps } from './beforePaint/preserving.ts';
 import { joinedIntoRows, type RowLimits } from './rows.ts';
@@ -19,7 +20,7 @@ import type { Inspection, Step } from './step.ts';
 import { addStripping } from './beforePaint/stripping.ts';
 import { flashRusts, keepsPaint } from './beforePaint/surfaceParts.ts';
 import { addReadings } from './beforePaint/references.ts';
-import { tasksDone, withTasks } from './taskSteps.ts';
+import { tasksDone, withTasks } from './tasks/taskSteps.ts';
 import { touchUpSteps } from './finish/touchUps.ts';
 import { addMends, addSurfacing, type Surfaced, whileSurfaceServes } from './beforePaint/surfacing.ts';
 import { dryFitStep, teardownSteps } from './beforePaint/teardown.ts';
@@ -67,13 +68,19 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
     made.map(({ part, coated }, index) => ({ part, steps: tried.chains[index], films: coated.films })),
     context,
     pace,
+    teardown.at(-1),
   );
   const chains = tied.map((steps) => heldByParcels(afterTeardown(steps, teardown.at(-1)), piece, context));
   const inspects = made.flatMap(({ chain }) => chain.toInspect);
   const fit = piece.board ? [] : fitOf(piece, context, fitted, { stopped, inspects, pace, apart: teardown.at(-1) });
   const own = join ? joinedIntoRows(chains, limits) : chains.flat();
   const rowOf = new Map(own.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
-  const wide = [...tried.dryFit, ...tasks, ...fit, ...touchUpSteps(piece, fit.at(-1), context)].map((step) => onRows(step, rowOf));
+  const wide = [
+    ...tried.dryFit,
+    ...tasks.map((step) => behindAssembly(step, piece, fit)),
+    ...fit,
+    ...touchUpSteps(piece, fit.at(-1), context),
+  ].map((step) => onRows(step, rowOf));
   return {
     steps: [...teardown, ...own, ...wide],
     joints: made.flatMap(({ coated }) => coated.joints),
@@ -82,6 +89,14 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
     dressings: made.flatMap(({ coated }) => coated.dressings),
     ...(stopped ? { stopped } : {}),
   };
+}
+
+/** What is hung, tried or closed waits for the parts that go onto it. */
+function behindAssembly(step: Step, piece: Piece, fit: readonly Step[]): Step {
+  const task = wholeTasks(piece).find(({ id }) => step.id === pieceKey(piece.id, 'task', id));
+  if (!task || step.stopped) return step;
+  const planned = goingOnBefore(piece, task).filter((id) => fit.some((own) => own.id === id));
+  return { ...step, constraints: [...step.constraints, ...planned.map((id) => after(id, 'what goes onto it is on first'))] };
 }
 
 /** A piece-wide step looks back to the rows that steps of parts have become. */
@@ -139,7 +154,10 @@ function partSteps(piece: Piece, asEntered: Part, context: PlanContext, pace: Wo
     if (bareZones.length > 0) addBareByChoice(chain, context, bareZones);
     return made(NO_COATS);
   }
-  const surfaced = isUnderPaint(chain, context) ? null : addBeforePaint(chain, context, strip);
+  const underPaint = isUnderPaint(chain, context);
+  // What lies on it already says nothing of what it is: the test comes first all the same.
+  if (underPaint) addMaterialTest(chain);
+  const surfaced = underPaint ? null : addBeforePaint(chain, context, strip);
   const onSurface = surfaced ? whileSurfaceServes(surfaced, chain, context) : [];
   const coated = addLayers(chain, context, { keepsPaint: keepsPaint(part, strip), onSurface: keepsPaint(part, strip) ? [] : onSurface });
   if (isTile(piece, part)) addJudging(chain, coated.tops);

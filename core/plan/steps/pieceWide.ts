@@ -12,14 +12,15 @@ export function pieceWide(
     Partial<Pick<Step, 'acts' | 'stopped' | 'checks' | 'inspects' | 'asks' | 'supplies' | 'constraints' | 'setup'>>,
 ): Step {
   const id = pieceKey(piece.id, stage, subject);
+  const parts = piece.parts.filter(({ gone }) => !gone);
   return {
     id,
     keys: [id],
     pieceId: piece.id,
     stage,
     acts: usualActs({ stage }),
-    on: piece.parts.map((part) => ({ partId: part.id, zoneIds: part.zones.map((zone) => zone.id) })),
-    pegs: piece.parts.flatMap((part) => part.pegs),
+    on: parts.map((part) => ({ partId: part.id, zoneIds: part.zones.map((zone) => zone.id) })),
+    pegs: parts.flatMap((part) => part.pegs),
     setup: 0,
     scuffMinutes: 0,
     source: 'default',

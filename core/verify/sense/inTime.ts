@@ -1,6 +1,7 @@
 import { durationText } from '#core/units/index';
 import { TOLERANCE } from '../verified.ts';
-import { does, fittedPart, laterOn, type Rule, type Scene, taskOf } from './scene.ts';
+import { fittedPart, taskOf } from './keys.ts';
+import { does, laterOn, type Rule, type Scene, zonesOf } from './scene.ts';
 import { DOING, PUTS_ON, ruins, TAKES_COLOUR, UNDOES } from './table.ts';
 
 /** Rules of order in a whole job: recorded before undone, ruined by nothing, put together last, sprayed in one go (trade §2). */
@@ -34,8 +35,11 @@ export const recordFirst: Rule = (scene) => {
 /** What an act would ruin is not there, or is masked. */
 export const ruinsFitted: Rule = (scene) => {
   const { step, state, part } = scene;
+  const zones = zonesOf(scene);
   const worst = state.seated.flatMap((seated) => {
-    const act = step.acts.find((own) => ruins(own, seated.what, seated.covered) !== null);
+    // A decal lies on its own zone; a mask beside it leaves it alone.
+    const apart = seated.what === 'decal' && !seated.zoneIds.some((id) => zones.includes(id));
+    const act = apart ? undefined : step.acts.find((own) => ruins(own, seated.what, seated.covered) !== null);
     return act ? [{ act, seated, how: ruins(act, seated.what, seated.covered) ?? '' }] : [];
   })[0];
   // A clear locks a decal in; anything else over it hides it.
@@ -63,7 +67,7 @@ export const wholeWaits: Rule = (scene) => {
   const { step, part } = scene;
   const act = does(step, ['hang', 'close', 'test']);
   if (!act || step.stage === 'fit' || step.stage === 'material-test') return [];
-  const later = laterOn(scene).filter((own) => own.id !== step.id);
+  const later = laterOn(scene).filter((own) => own.id !== step.id && !own.stopped);
   const inner = later.find((own) => (own.stage === 'task' || own.stage === 'assemble') && does(own, PUTS_ON) && !isTrim(scene, own));
   const coat = act === 'close' ? later.find((own) => own.coat) : undefined;
   const missed = inner ?? coat;
@@ -90,16 +94,23 @@ export const oneGo: Rule = (scene) => {
   const { step, state, part, sensed } = scene;
   const { coat, placed } = step;
   if (!coat || !placed) return [];
-  const before = state.been.findLast((own) => own.coat?.layerId === coat.layerId && own.placed && own.id !== step.id);
+  const zones = zonesOf(scene);
+  // The other side of a part is another set of coats.
+  const sameZones = (own: Scene['step']) => own.on.some((on) => on.partId === part.id && on.zoneIds.some((id) => zones.includes(id)));
+  const before = state.been.findLast((own) => own.coat?.layerId === coat.layerId && own.placed && own.id !== step.id && sameZones(own));
   if (!before?.placed || before.stage !== 'coat') return [];
   const stay = sensed.free.findIndex(({ to }) => (before.placed?.start ?? 0) < to);
   if (stay < 0 || placed.start < sensed.free[stay].to) return [];
   const never = coat.family === 'candy' || coat.role === 'metallic';
-  const [zone] = part.zones.map(({ id }) => id).filter((id) => state.films.on(id).at(-1)?.resolved.layer.id === coat.layerId);
+  const [zone] = zones.filter((id) => state.films.on(id).at(-1)?.resolved.layer.id === coat.layerId);
   const times = zone ? state.films.times(state.films.on(zone)) : null;
   const opens = times?.opens ?? null;
+  const until = Math.min(
+    sensed.free[stay].to,
+    times?.shuts === null || times === null ? Number.POSITIVE_INFINITY : times.shuts + step.minutes,
+  );
   const chosen = step.pinnedTo !== undefined || placed.hold.by === 'notBefore' || step.notBefore !== undefined;
-  if (!never && (opens === null || chosen || !isIdle(scene, opens, step.minutes, sensed.free[stay].to))) return [];
+  if (!never && (opens === null || chosen || !isIdle(scene, opens, step.minutes, until))) return [];
   return [
     {
       rule: 'one-go',

@@ -3,7 +3,8 @@ import { familyDrying, type FilmTimes, type Stage } from '#core/drying/index';
 import { type Act, plain } from '#core/facts/index';
 import { DAY, durationText } from '#core/units/index';
 import { TOLERANCE } from '../verified.ts';
-import { type Found, keyOf, laterOn, type Rule, type Scene, startOf, taskOf, topsOf, zonesOf } from './scene.ts';
+import { keyOf, taskOf } from './keys.ts';
+import { type Found, laterOn, type Rule, type Scene, startOf, topsOf, zonesOf } from './scene.ts';
 import { BEARS, DOING } from './table.ts';
 
 /** What is done on a film: whether it bears that yet, and whether it bears it at all (trade §2, §6, §9). */
@@ -145,7 +146,7 @@ export const coatOrder: Rule = (scene) => {
   const own = place(step.coat.layerId);
   return topsOf(scene).flatMap(({ film: { resolved } }): Found[] => {
     const below = place(resolved.layer.id);
-    if (own < 0 || below < 0 || own >= below) return [];
+    if (own < 0 || below < 0 || own >= below || !bothMeant(part, zonesOf(scene), step.coat?.layerId ?? '', resolved.layer.id)) return [];
     return [
       {
         rule: 'coat-order',
@@ -156,6 +157,13 @@ export const coatOrder: Rule = (scene) => {
     ];
   });
 };
+
+/** Both belong on this zone by the stack: a colour’s overspray on another’s zone, and what masking puts first, are no inversion (trade §9). */
+function bothMeant({ layers }: Scene['part'], zones: readonly string[], ...ids: readonly [string, string]): boolean {
+  const [one, other] = ids.map((id) => layers.find((layer) => layer.id === id)?.covers);
+  const meant = (own: typeof one) => own === 'all' || zones.some((zone) => own?.includes(zone));
+  return meant(one) && meant(other) && (one === 'all') === (other === 'all');
+}
 
 /** A short window is one in which nothing else has a place. */
 const SHORT_WINDOW = 60;

@@ -4,7 +4,8 @@ import { type Act, type Material, type Part, staysOf, type StripMethod } from '#
 import { dwellOn, dwells, FLASH_RUSTING, stripQuestionOf, stripVerdict } from '#core/strip/index';
 import { DAY, durationText, listed } from '#core/units/index';
 import { TOLERANCE } from '../verified.ts';
-import { does, type Found, keyOf, laterOn, type Rule, startOf, topsOf, zonesOf } from './scene.ts';
+import { keyOf } from './keys.ts';
+import { does, type Found, laterOn, type Rule, startOf, topsOf, zonesOf } from './scene.ts';
 import { ASKS_MATERIAL, BARES, DOING } from './table.ts';
 
 /** What the material itself does not bear, and what must not be left lying (trade §3, §4, §6). */
@@ -54,7 +55,7 @@ const NATURES: readonly Nature[] = [
   },
   {
     is: ({ material, staysPlated }) => material === 'plated-plastic' && staysPlated === undefined,
-    acts: STRIPS,
+    acts: ['strip-gel', 'strip-chlorinated', 'strip-caustic', 'strip-alkaline', 'strip-brush', 'strip-blast', 'strip-heat'],
     why: 'nobody has said that its plating goes',
   },
   {
@@ -161,7 +162,8 @@ const SMALL_MM = 150;
 /** The paper fits the relief: coarse grit belongs to plain faces and marked damage (trade §4). */
 export const paperFits: Rule = ({ step, part, piece }) => {
   if (step.stage !== 'prep' && step.stage !== 'flat' && step.stage !== 'strip') return [];
-  if (!CAST.includes(part.material)) return [];
+  // Layer lines of a printed part are marked damage all over.
+  if (!CAST.includes(part.material) || part.surface === '3d-printed') return [];
   const relief = finestRelief(piece.scale);
   const fine = (relief !== null && relief < FINE_RELIEF_UM) || piece.longestMm < SMALL_MM;
   const coarse = step.supplies

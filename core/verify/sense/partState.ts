@@ -4,11 +4,17 @@ import type { PlannedStep } from '#core/plan/index';
 import type { Minute } from '#core/units/index';
 import { LyingFilms, type Told } from '../lying.ts';
 import type { PlacedStep, Verified } from '../verified.ts';
-import { fittedPart, keyOf, taskOf } from './scene.ts';
+import { fittedPart, keyOf, taskOf } from './keys.ts';
 import { BARES, TAKES_COLOUR } from './table.ts';
 
 /** What sits on a part besides its films. */
-export type Seated = { readonly what: Fitting; readonly name: string; readonly by: PlannedStep | null; readonly covered: boolean };
+export type Seated = {
+  readonly what: Fitting;
+  readonly name: string;
+  readonly by: PlannedStep | null;
+  readonly covered: boolean;
+  readonly zoneIds: readonly string[];
+};
 
 /** A part as it is when a step comes to it: its films, what sits on it, and what last happened to it. */
 export class PartState {
@@ -75,7 +81,8 @@ export class PartState {
   }
 
   #seat(what: Fitting | undefined, name: string, by: PlannedStep | null, covered: boolean): void {
-    if (what) this.seated.push({ what, name, by, covered });
+    const zoneIds = by ? this.#own(by).flatMap((on) => on.zoneIds) : this.#part.zones.map(({ id }) => id);
+    if (what) this.seated.push({ what, name, by, covered, zoneIds });
   }
 }
 

@@ -1,5 +1,5 @@
 import type { DryingClocks } from '#core/drying/index';
-import type { Act, Facts, Part, Piece, SenseRule, Task } from '#core/facts/index';
+import type { Act, Facts, Part, Piece, SenseRule } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import type { Minute } from '#core/units/index';
 import type { LyingFilm } from '../lying.ts';
@@ -57,24 +57,6 @@ export function topsOf(scene: Scene): { readonly film: LyingFilm; readonly films
     seen.add(film.resolved.layer.id);
     return [{ film, films }];
   });
-}
-
-/** The words of a step’s key: piece, part or “-”, stage, subject, number. */
-export function keyOf(step: PlannedStep): { readonly subject: string; readonly number: number } {
-  const [, , , subject, number] = step.id.split('.');
-  return { subject, number: Number(number) };
-}
-
-/** The task of the person’s own that a step is; undefined for all others. */
-export function taskOf({ piece, step }: Pick<Scene, 'piece' | 'step'>): Task | undefined {
-  return step.stage === 'task' ? piece.tasks?.find(({ id }) => id === keyOf(step).subject) : undefined;
-}
-
-/** The part that a step fits on another. */
-export function fittedPart({ piece, step }: Pick<Scene, 'piece' | 'step'>): Part | undefined {
-  const { subject } = keyOf(step);
-  if (step.stage === 'assemble') return piece.parts.find(({ id }) => id === subject);
-  return step.stage === 'task' ? piece.parts.find(({ id }) => subject === `fit-${id}`) : undefined;
 }
 
 export function does(step: PlannedStep, acts: readonly Act[]): Act | undefined {

@@ -1,6 +1,6 @@
 import { clocksOf, type Conditions } from '#core/drying/index';
-import type { Facts, Known, Part, Piece } from '#core/facts/index';
-import type { PlannedStep } from '#core/plan/index';
+import type { Facts, Known, Part, Piece, SenseRule } from '#core/facts/index';
+import { type PlannedStep, stepsLookedAt } from '#core/plan/index';
 import { dividedFacts } from '#core/zones/index';
 import { type Told, toldBy } from '../lying.ts';
 import type { Chooser, Finding, Sensed } from './finding.ts';
@@ -19,7 +19,8 @@ import {
   watched,
 } from './onMaterial.ts';
 import { PartState } from './partState.ts';
-import { type Found, fittedPart, type Rule, type Scene, taskOf } from './scene.ts';
+import { fittedPart, taskOf } from './keys.ts';
+import type { Found, Rule, Scene } from './scene.ts';
 
 const RULES: readonly Rule[] = [
   recordFirst,
@@ -103,7 +104,7 @@ class Reader {
       pieceId: this.#piece.id,
       partId: scene.part.id,
       step: scene.step.id,
-      chosenBy: chosenBy ?? chooserOf(scene),
+      chosenBy: chosenBy ?? chooserOf(scene, found.rule),
     };
     const word = (this.#piece.knows ?? []).find((own) => quiets(own, finding));
     return word ? { ...finding, known: word } : finding;
@@ -122,18 +123,38 @@ function isRecorded(piece: Piece, { history }: Told): boolean {
   return pictured || [...history.done.keys()].some((key) => key.startsWith(`${piece.id}.`));
 }
 
-/** In order of time; what has no date comes in the order it is planned. */
+/** In order of time; what has no date comes last, each behind what it looks back to. */
 function inOrder(steps: readonly PlannedStep[]): PlannedStep[] {
   return [
     ...steps.filter(({ placed }) => placed).sort((a, b) => (a.placed?.start ?? 0) - (b.placed?.start ?? 0)),
-    ...steps.filter(({ placed }) => !placed),
+    ...behindTheirOwn(steps.filter(({ placed }) => !placed)),
   ];
 }
 
+function behindTheirOwn(steps: readonly PlannedStep[]): PlannedStep[] {
+  const byKey = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step] as const)));
+  const told = new Set<PlannedStep>();
+  const order: PlannedStep[] = [];
+  const tell = (step: PlannedStep): void => {
+    if (told.has(step)) return;
+    told.add(step);
+    for (const key of step.constraints.flatMap(stepsLookedAt)) {
+      const before = byKey.get(key);
+      if (before) tell(before);
+    }
+    order.push(step);
+  };
+  for (const step of steps) tell(step);
+  return order;
+}
+
+const ABOUT_ORDER: readonly SenseRule[] = ['record-first', 'film-bears', 'ruins-fitted', 'whole-waits', 'no-date', 'gone'];
+
 /** A task whose place somebody has said, and a part that goes on when somebody said, are theirs; everything else is the tool’s. */
-function chooserOf(scene: Scene): Chooser {
+function chooserOf(scene: Scene, rule: SenseRule): Chooser {
   const task = taskOf(scene);
-  if (task) return task.after || task.before ? 'person' : 'tool';
+  // What is done in a task is its owner’s choice; when, only where somebody has said so.
+  if (task) return task.after || task.before || !ABOUT_ORDER.includes(rule) ? 'person' : 'tool';
   if (scene.step.pinnedTo !== undefined) return 'person';
   return fittedPart(scene)?.fit ? 'person' : 'tool';
 }
@@ -141,8 +162,9 @@ function chooserOf(scene: Scene): Chooser {
 /** One thing on several parts of one step is one finding. */
 function onceEach(found: readonly Finding[]): Finding[] {
   const seen = new Set<string>();
-  return found.filter(({ rule, step, because }) => {
-    const key = `${rule} ${step} ${because}`;
+  return found.filter(({ rule, step, because, chosenBy, partId, taskId, layerId }) => {
+    // A person’s own choice is said once, at the first step that suffers by it.
+    const key = chosenBy === 'person' ? `${rule} ${partId} ${taskId ?? layerId ?? step}` : `${rule} ${step} ${because}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;

@@ -29,7 +29,7 @@ function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<
 const WAITS = 'waits for a step that has no date';
 
 /** Why a step has no date: its own reason, or that of the step it waits for. */
-function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => string {
+function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => Pick<PlannedStep, 'unplacedWhy' | 'heldBy'> {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const own = new Map(result.unplaced.map(({ id, why }) => [id, why]));
   const said = new Map<string, string>();
@@ -42,16 +42,23 @@ function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => 
     said.set(step.id, why);
     return why;
   };
-  const waitsFor = (step: Step): string => {
-    const before = step.constraints
+  const heldBy = (step: Step): Step | undefined =>
+    step.constraints
       .flatMap(stepsLookedAt)
       .flatMap((id) => byId.get(id) ?? [])
       .find((other) => !result.placed.has(other.id));
+  const waitsFor = (step: Step): string => {
+    const before = heldBy(step);
     if (!before) return WAITS;
     const why = tell(before);
     return why.startsWith('waits for') ? why : `waits for “${before.title}”: ${why}`;
   };
-  return tell;
+  // Where no step has a reason of its own, the one that is waited for is named, so that nobody takes it for one.
+  return (step) => {
+    const unplacedWhy = tell(step);
+    const holder = unplacedWhy === WAITS ? heldBy(step) : undefined;
+    return holder ? { unplacedWhy, heldBy: holder.id } : { unplacedWhy };
+  };
 }
 
 /** Bright steel that cannot be primed in its hours waits in a dry box: said on the step before. */
@@ -84,7 +91,7 @@ export function withWindows(steps: readonly Step[], result: Schedule, clocks: Dr
   const endOf = (id: string) => (result.placed.get(id) as Placed).end;
   const planned = steps.map((step): PlannedStep => {
     const placed = result.placed.get(step.id) ?? null;
-    if (!placed) return { ...step, placed, unplacedWhy: why(step), window: null, missedUntil: null };
+    if (!placed) return { ...step, placed, ...why(step), window: null, missedUntil: null };
     for (const constraint of step.constraints) {
       if (constraint.rule.is !== 'before-rust') continue;
       const [inTime] = allowedBy(constraint.rule, clocks, endOf);

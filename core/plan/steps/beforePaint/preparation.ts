@@ -44,7 +44,7 @@ export function preparationOf(piece: Piece, asEntered: Part, known: Facts): Prep
   const { options, advised } = stripOptions(part, piece, stripScope(part, piece, workshop.tub), [], (method) =>
     dwellFactor(method, part, context),
   );
-  const surface = surfaceOfPart(part, keeps, context);
+  const surface = surfaceOfPart(part, piece, keeps, context);
   return {
     choice,
     options,

@@ -16,9 +16,10 @@ import { bathLitres, workSize } from '#core/survey/index';
 import { capital, durationText, toMinute, type WorkSize } from '#core/units/index';
 import type { PlanContext, Ref } from '../../films/index.ts';
 import { dwellFactor, progressOf, type StripChoice } from '../../verdicts/index.ts';
+import { usualActs } from '../acts.ts';
 import { MOST_TREATMENT_MINUTES, type StepChain } from '../chain.ts';
 import { beforeFlashRust, dwell } from '../constraints.ts';
-import { flashRusts } from './surfaceParts.ts';
+import { flashRusts, hasFineFaces } from './surfaceParts.ts';
 import { papers } from '#core/prep/index';
 
 /** Test patch and applications of stripper: all until the old paint is off one part. */
@@ -132,6 +133,7 @@ function roundText({ number, of }: Round): string {
 
 function addByHand(chain: StepChain, context: PlanContext, round: Round): Ref {
   const { method, number, size, because } = round;
+  const fine = hasFineFaces(chain.of.part, chain.of.piece);
   return chain.add(
     {
       stage: 'strip',
@@ -144,9 +146,9 @@ function addByHand(chain: StepChain, context: PlanContext, round: Round): Ref {
       minutes: offMinutes(method, size, number),
       setup: STRIP_SETUP_MINUTES,
       // Old paint clogs: twice the paper that bare metal takes.
-      supplies: method === 'wet-sand' ? papers([240, 240], size) : [],
+      supplies: method === 'wet-sand' ? papers(fine ? [400, 400] : [240, 240], size) : [],
       asks: { kind: 'stripped', method, application: number },
-      treatment: `strip ${method} ${number}`,
+      treatment: `strip ${method} ${number}${fine ? ' fine' : ''}`,
     },
     [],
     (ref) => (flashRusts(chain.of.part) ? [beforeFlashRust(ref, context)] : []),
@@ -182,6 +184,7 @@ function addPatch(chain: StepChain, round: Round, patch: number, patches: number
   const several = patches > 1 ? ` patch ${patch} of ${patches}` : '';
   const key = patch === 1 ? number : number * 100 + patch;
   const litres = bathLitres(chain.of.part);
+  const wood = chain.of.part.material === 'wood';
   const on = chain.add({
     stage: 'strip-on',
     subject: method,
@@ -210,13 +213,14 @@ function addPatch(chain: StepChain, round: Round, patch: number, patches: number
       number: key,
       method,
       hazards,
-      title: `Old paint off, rinse${several ? `,${several}` : ''}${roundText(round)}`,
+      ...(wood ? { acts: usualActs({ stage: 'strip-on', method }) } : {}),
+      title: `Old paint off${wood ? ', wiped with spirit' : ', rinse'}${several ? `,${several}` : ''}${roundText(round)}`,
       minutes: Math.max(5, offMinutes(method, size, number) / patches),
       because: 'Old paint is looked for in crevices, undersides and inside corners too.',
-      detail: `plastic scraper on soft metal; rinse${PRACTICE[method].bath ? ' until neutral' : ''}, dry${flashRusts(chain.of.part) ? ' at once by warm air' : ''}; ${durationText(most)} on at the most`,
+      detail: `${wood ? 'scraper with the grain; spirit on a cloth, no water' : `plastic scraper on soft metal; rinse${PRACTICE[method].bath ? ' until neutral' : ''}, dry${flashRusts(chain.of.part) ? ' at once by warm air' : ''}`}; ${durationText(most)} on at the most`,
       looks: looksAt(dwellMinutes),
       ...(patch === patches ? { asks: { kind: 'stripped' as const, method, application: number } } : {}),
-      treatment: `strip off ${method} ${number}${several}`,
+      treatment: `strip off ${method} ${number}${several}${wood ? ' wood' : ''}`,
       tight: true,
     },
     [dwell(on, [Math.min(shortest, longest), longest], 'the stripper needs its dwell')],

@@ -89,7 +89,7 @@ export function addMends(chain: StepChain, context: PlanContext): void {
 
 function addRepairs(chain: StepChain, context: PlanContext, keeps: boolean, rust: RustWatch, first: ResolvedLayer | undefined): void {
   const { part, piece } = chain.of;
-  const surface = surfaceOfPart(part, keeps, context);
+  const surface = surfaceOfPart(part, chain.of.piece, keeps, context);
   for (const mark of part.marks ?? []) {
     const scope = mendScope(piece, part, mark.id, context);
     // Clean is clean, whatever brought it.
@@ -134,7 +134,7 @@ function addRepairs(chain: StepChain, context: PlanContext, keeps: boolean, rust
 
 function addSanding(chain: StepChain, context: PlanContext, keeps: boolean, rust: RustWatch): void {
   const { part } = chain.of;
-  const surface = surfaceOfPart(part, keeps, context);
+  const surface = surfaceOfPart(part, chain.of.piece, keeps, context);
   if (surface.noPaper) {
     addPad(chain, surface.noPaper, rust);
     return;
@@ -147,17 +147,19 @@ function addSanding(chain: StepChain, context: PlanContext, keeps: boolean, rust
     ? 'edges, rims and corners of the list by hand'
     : 'edges, countersinks and hole rims by hand';
   const hazards = hazardsOf(chain.of, ['dust']);
+  // Old dust may hold lead, and magnesium’s burns.
+  const wet = hazards.includes('lead') || hazards.includes('magnesium');
   const perPaper = keeps ? SCUFF_AT_100CM2 : SAND_AT_100CM2;
   const ref = chain.add(
     {
       stage: 'prep',
-      acts: [keeps ? 'scuff' : hazards.includes('lead') ? 'wet-sand' : 'dry-sand'],
+      acts: [keeps ? 'scuff' : wet ? 'wet-sand' : 'dry-sand'],
       grit: grits.at(-1),
       title: keeps ? `Scuff ${oldPaintText(part.oldPaint)}` : `Sand with ${grits.map((grit) => `P${grit}`).join(', then ')}`,
       minutes: Math.max(1, grits.length) * workMinutes(perPaper, size),
       setup: TABLE_SETUP_MINUTES,
       scuffMinutes: 2 + workMinutes(2, size),
-      detail: [keeps ? `${named}, wet, until evenly matt` : byHand, missing].filter(Boolean).join('; '),
+      detail: [keeps ? `${named}, wet, until evenly matt` : wet ? `${byHand}; wet, no dust` : byHand, missing].filter(Boolean).join('; '),
       hazards,
       because: sentences(surface.start.because, surface.rungs.length > 1 ? 'Each paper is at most about twice as fine as the last' : ''),
       supplies: papers(grits, size),

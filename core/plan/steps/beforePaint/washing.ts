@@ -15,7 +15,7 @@ const TEST_MINUTES = 3;
 /** A test for a material nobody knows, before anything depends on it (trade §3). */
 export function addMaterialTest(chain: StepChain): void {
   const { part } = chain.of;
-  if (part.material !== 'unknown') return;
+  if (part.material !== 'unknown' || part.toldBy !== undefined) return;
   chain.add({
     stage: 'material-test',
     title: 'Find out what it is made of',
@@ -36,6 +36,10 @@ export function addWash(chain: StepChain, keepsPaint: boolean, dryFirst: readonl
     addOnlyWash(chain);
     return;
   }
+  if (part.material === 'wood') {
+    addWipe(chain, dryFirst);
+    return;
+  }
   const { forbidden } = cleaningPlan(part.material, { keepsPaint });
   const never = listed(
     forbidden.map(({ name }) => name),
@@ -52,6 +56,26 @@ export function addWash(chain: StepChain, keepsPaint: boolean, dryFirst: readonl
       hazards: surfaceHazards(part, piece),
       supplies: [{ kind: 'cleaner', spec: 'detergent', unit: 'mL', amount: cleanerMl(part) }],
       treatment: 'wash',
+    },
+    dryFirst,
+  );
+}
+
+/** Wood is brushed and wiped with spirit: water swells it and raises the grain (trade §6, rule 6). */
+function addWipe(chain: StepChain, dryFirst: readonly Constraint[]): void {
+  const { part, piece } = chain.of;
+  chain.add(
+    {
+      stage: 'wash',
+      acts: ['solvent-wipe'],
+      title: 'Brush off, wipe with spirit',
+      minutes: workMinutes(WASH_AT_100CM2, workSize(part)),
+      setup: WASH_SETUP_MINUTES,
+      detail: 'a soft brush with the grain, then a cloth damp with mineral spirit; never wet, never soaked; let it air',
+      because: 'Water swells wood and raises its grain; spirit takes wax and grease and is gone.',
+      hazards: [...surfaceHazards(part, piece), 'solvent'],
+      supplies: [{ kind: 'cleaner', spec: 'mineral spirit', unit: 'mL', amount: cleanerMl(part) }],
+      treatment: 'wipe wood',
     },
     dryFirst,
   );

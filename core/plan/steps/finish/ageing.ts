@@ -7,11 +7,11 @@ import type { StepChain } from '../chain.ts';
 import { onceReached } from '../constraints.ts';
 
 /** Aged on purpose: rub-through at edges and handholds is wanted, and has its step (trade §1). */
-export function addRubThrough(chain: StepChain, film: PlannedFilm, placed: PlacedLayer): void {
+export function addRubThrough(chain: StepChain, tops: readonly PlannedFilm[], placed: PlacedLayer): void {
   const { piece, part } = chain.of;
   if (piece.aim !== 'aged') return;
   const size = workSize(part);
-  const hard = familyDrying(film.family).flat === null ? 'fit' : 'flat';
+  const grained = part.surface === 'grained';
   chain.add(
     {
       stage: 'age',
@@ -19,13 +19,19 @@ export function addRubThrough(chain: StepChain, film: PlannedFilm, placed: Place
       title: 'Rub through where hands and years would have',
       minutes: workMinutes(3, size),
       setup: 2,
-      detail:
-        'P600 then a grey pad: edges, handles, lids; stop, step back, look. Light crackle: a fast lacquer over a young slow coat, on scrap first',
+      ...(grained || part.material === 'magnesium' ? { acts: [grained ? 'scuff' : 'wet-sand'] as const } : {}),
+      detail: `${grained ? 'a grey pad alone, paper would level the grain' : 'P600 then a grey pad'}: edges, handles, lids; stop, step back, look. Light crackle: a fast lacquer over a young slow coat, on scrap first`,
       hazards: ['dust'],
       because: 'Wear is wanted here: what would be a fault elsewhere is the finish.',
-      supplies: papers([600], { ...size, copyCm2: size.copyCm2 / 4 }),
+      supplies: grained ? [] : papers([600], { ...size, copyCm2: size.copyCm2 / 4 }),
       treatment: 'rub through',
     },
-    [onceReached(film, hard, `the ${placed.resolved.name} must be hard before it is rubbed through`)],
+    tops.map((film) =>
+      onceReached(
+        film,
+        familyDrying(film.family).flat === null ? 'fit' : 'flat',
+        `the ${film.name} must be hard before it is rubbed through`,
+      ),
+    ),
   );
 }

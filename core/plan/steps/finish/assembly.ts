@@ -1,14 +1,15 @@
-import { type Fastening, type Part, type Piece, plain } from '#core/facts/index';
+import { type Fastening, type Part, type Piece, plain, type Task } from '#core/facts/index';
 import { fitOrder, GLUE_SETS_MINUTES, glueNote, lastAwaited, partAreaCm2, unreachableLater } from '#core/survey/index';
 import { counted, listed } from '#core/units/index';
 import type { PlanContext, PlannedFilm } from '../../films/index.ts';
-import { ACTS_OF_JOINT } from '../acts.ts';
+import { ACTS_OF_JOINT, isWhole } from '../acts.ts';
 import type { Constraint } from '../constraint.ts';
 import { dwell, onceReached } from '../constraints.ts';
 import { pieceKey } from '../keys.ts';
 import { pieceWide } from '../pieceWide.ts';
 import type { Step } from '../step.ts';
-import { taskSettled } from '../taskSteps.ts';
+import { isTied } from '../tasks/placing.ts';
+import { actsOf, taskSettled, tasksOf } from '../tasks/taskSteps.ts';
 import type { WorkPace } from '../workPace.ts';
 
 /** Putting the piece together again, part by part in the order of fitting, each with its minutes and what it waits for. */
@@ -44,12 +45,30 @@ export function assembled(piece: Piece, context: PlanContext): Constraint[] {
 
 /** In the order of fitting; parts that went on earlier, are gone or never came off are passed over. */
 function goingOn(piece: Piece): Going[] {
-  const parts = fitOrder(piece).filter(
+  const [base, ...others] = fitOrder(piece).filter(
     (part) => !part.gone && !part.tile && !part.maskedInPlace && (part.fit?.stage ?? 'end') === 'end' && !staysIn(piece, part),
   );
+  // What is hung or closed by a step of its own comes after all that goes on it (trade §2).
+  const wholes = new Set(wholeTasks(piece).flatMap(({ partIds }) => partIds));
+  const parts = base ? [base, ...others.filter(({ id }) => !wholes.has(id)), ...others.filter(({ id }) => wholes.has(id))] : [];
   return parts.slice(1).map((part, index) => {
     const together = parts.slice(0, index + 1);
     return { part, together, joints: jointsTo(piece, part, together) };
+  });
+}
+
+/** Steps of the person's own that hang, try or close what is together, and that nobody has tied to a moment. */
+export function wholeTasks(piece: Piece): Task[] {
+  return tasksOf(piece).filter((task) => !isTied(task) && actsOf(task).some(isWhole));
+}
+
+/** What a hanging, a trial or a closing waits for: parts that go onto its own, and are none of them. */
+export function goingOnBefore(piece: Piece, task: Task): string[] {
+  const wholes = new Set(wholeTasks(piece).flatMap(({ partIds }) => partIds));
+  return goingOn(piece).flatMap(({ part, together, joints }) => {
+    const onto = joints.length > 0 ? joints.flatMap(({ a, b }) => [a, b]) : [together[0].id];
+    const touches = task.partIds.some((id) => onto.includes(id));
+    return touches && !wholes.has(part.id) ? [assemblyKey(piece, part)] : [];
   });
 }
 
@@ -105,7 +124,9 @@ function assemblyStep(
       ...follows,
       ...own.flatMap(({ ends }) => ends),
       ...own.flatMap(({ tops }) => tops.map((film) => onceReached(film, 'fit', `the ${film.name} must take handling and screws`))),
-      ...(piece.tasks ?? []).filter((task) => task.partIds.includes(part.id)).map((task) => taskSettled(piece, task, context)),
+      ...tasksOf(piece)
+        .filter((task) => task.partIds.includes(part.id))
+        .map((task) => taskSettled(piece, task, context)),
     ],
     ...(stopped ? { stopped } : awaited?.at === null ? { stopped: awaited.why } : {}),
   });

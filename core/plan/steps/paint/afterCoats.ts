@@ -86,7 +86,11 @@ export function addFlatting(chain: StepChain, film: PlannedFilm, placed: PlacedL
       supplies: papers([grit], size),
       treatment: `flat P${grit} ${resolved.mix}`,
     },
-    [onceReached(film, 'flat', `the ${resolved.name} must be hard enough to sand`)],
+    [
+      onceReached(film, 'flat', `the ${resolved.name} must be hard enough to sand`),
+      // A label may let it be sanded before it lets it be held and wiped.
+      onceReached(film, 'handle', `the ${resolved.name} must bear a hand`),
+    ],
   );
   const wipe = lastWipe(part.material, film.family);
   chain.add(

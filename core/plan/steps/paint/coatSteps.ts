@@ -58,11 +58,21 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
     const tape = first && masked ? [dwell(masked, [0, TAPE_STAYS_MINUTES], 'tape must not stay on for days')] : [];
     const ref = chain.add(coatDraft(chain, layer, number, context), [
       ...(first ? [...layer.below, ...tape] : [nextCoat(films.top(placed), mayScuffWithin(placed))]),
+      ...(first ? [] : inOneGo(placed, films.top(placed).last)),
       ...(mixed ? [withinPotLife(mixed, resolved.label ?? {}, context)] : []),
       ...(first && promoted ? [whilePromoterWorks(promoted)] : []),
     ]);
     films.lay(placed, ref, first, resolved.weights[number - 1]);
   }
+}
+
+/** Minutes within which the next coat of a set follows that shows every break. */
+const IN_ONE_GO = 120;
+
+/** Transparent and metallic coats go on in one stay: another evening’s show as a band (trade §2). A coat that was laid before waits for its window alone. */
+function inOneGo({ resolved }: PlacedLayer, last: Ref): Constraint[] {
+  const showsBreaks = resolved.transparent || resolved.family === 'candy' || resolved.role === 'metallic';
+  return showsBreaks && 'step' in last ? [dwell(last, [0, IN_ONE_GO], 'transparent and metallic coats go on in one stay')] : [];
 }
 
 /** Transparent, texture and dye films are never scuffed within their set; a metallic only past its window, for a fresh base coat (trade §6). */

@@ -23,8 +23,8 @@ export type Coated = {
   readonly masking: OrderAnswer | null;
   /** Details and decals, and how each sits below and above. */
   readonly dressings: readonly Dressing[];
-  /** Every film there will be, one a layer. */
-  readonly films: readonly PlannedFilm[];
+  /** Every film there will be, zone by zone, bottom to top. */
+  readonly films: readonly (readonly PlannedFilm[])[];
   /** Top film of each painted zone when all is done. */
   readonly tops: readonly PlannedFilm[];
 };
@@ -46,6 +46,7 @@ class Coating {
   readonly #on: CoatsOn;
   readonly #films: PartFilms;
   readonly #joints: JointOfPart[] = [];
+  /** In the order they happen; zones on which a layer lies below what is there already are left out of it. */
   readonly #layers: readonly PositionedLayer[];
   readonly #masking: OrderAnswer | null;
   readonly #dressings: Dressings;
@@ -56,7 +57,11 @@ class Coating {
     this.#on = on;
     this.#films = new PartFilms(context, chain.of, (layerIndex) => chain.isDone({ stage: 'flat', layerIndex }));
     const { layers, masking, stop } = layersInOrder(chain.of.part, context);
-    this.#layers = inPositions(layers, chain.of.part);
+    const placed = inPositions(layers, chain.of.part);
+    this.#layers = placed.map((layer) => {
+      const zones = layer.zones.filter((zone) => !this.#liesBelow(layer, zone, placed));
+      return zones.length === layer.zones.length ? layer : { ...layer, zones };
+    });
     this.#masking = masking;
     if (stop) chain.stop(stop);
     this.#dressings = new Dressings(chain, context);
@@ -73,7 +78,13 @@ class Coating {
       if (isFirstOfTwo(layer)) continue;
       for (const layerId of this.#dressedAfter(layer)) this.#dressings.addAfter(layerId, this.#films);
     }
-    return { joints: this.#joints, masking: this.#masking, dressings: this.#dressings.all, films: this.#films.all, tops: this.#films.tops };
+    return {
+      joints: this.#joints,
+      masking: this.#masking,
+      dressings: this.#dressings.all,
+      films: this.#films.byZone,
+      tops: this.#films.tops,
+    };
   }
 
   /**
@@ -110,6 +121,7 @@ class Coating {
   }
 
   #addLayer(placed: PositionedLayer): void {
+    if (placed.zones.length === 0) return;
     const { resolved, zones } = placed;
     const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
     const doneCoats = laid?.coats ?? 0;
@@ -139,6 +151,17 @@ class Coating {
     this.#finishLayer(placed, keepers, doneCoats);
   }
 
+  /**
+   * What the stack has above it lies on the zone already: so does what the stack has below that, entered or not (trade §2). Nobody
+   * primes over a colour by accident.
+   */
+  #liesBelow({ resolved }: PlacedLayer, zone: number, all: readonly PlacedLayer[]): boolean {
+    const ids = all.map((layer) => layer.resolved.layer.id);
+    const own = ids.indexOf(resolved.layer.id);
+    const laid = this.#films.on(zone);
+    return !laid.some(({ layerId }) => layerId === resolved.layer.id) && laid.some(({ layerId }) => ids.indexOf(layerId) > own);
+  }
+
   #finishLayer(
     placed: PositionedLayer,
     keepers: {
@@ -159,7 +182,7 @@ class Coating {
     if (!complete || onTop) this.#inspectLater(placed);
     if (onTop && flatRefused(resolved) === null && addFlatting(this.#chain, this.#films.top(placed), { ...placed, zones: whole }))
       this.#films.flat(whole);
-    if (onTop && this.#isLastColour(placed)) addRubThrough(this.#chain, this.#films.top(placed), placed);
+    if (onTop && this.#isLastColour(placed)) addRubThrough(this.#chain, this.#films.tops, placed);
   }
 
   #isLastColour(placed: PlacedLayer): boolean {

@@ -1,4 +1,4 @@
-import { detailOn, overDecal, overDetail, solventOn } from '#core/coats/index';
+import { detailOn, glossOf, overDecal, overDetail, solventOn } from '#core/coats/index';
 import type { Decal, Detail, DetailWay, Part } from '#core/facts/index';
 import { HOUR } from '#core/units/index';
 import type { PartFilms, PlacedLayer, PlanContext, PlannedFilm, Ref } from '../../films/index.ts';
@@ -156,7 +156,15 @@ export class Dressings {
     const below = this.#judgeDecal(decal, top);
     const sealed = decal.kind === 'printed' ? this.#addSeal(decal) : null;
     const ref = this.#chain.add(decalDraft(decal, part, zone, below.because), [
-      ...(top ? [onceReached(top, decal.kind === 'vinyl' ? 'cured' : 'fit', `the ${top.name} must bear water and a finger`)] : []),
+      ...(top
+        ? [
+            onceReached(
+              top,
+              decal.kind === 'vinyl' ? 'cured' : 'handle',
+              `the ${top.name} must ${decal.kind === 'vinyl' ? 'have cured under vinyl' : 'bear water and a finger'}`,
+            ),
+          ]
+        : []),
       ...(sealed ? [dwell(sealed, [SEAL_DRIES, null], 'the sealing coats on the sheet must be dry')] : []),
     ]);
     this.#laid.push({ zone, ref, decal });
@@ -166,6 +174,8 @@ export class Dressings {
     return this.#chain.add({
       stage: 'decal',
       subject: `${decal.id}-seal`,
+      // The sheet is sealed on the table, not on the part.
+      acts: [],
       title: `Seal the printed sheet, ${decal.name}`,
       minutes: SEAL_MINUTES,
       setup: DECAL_SETUP,
@@ -178,7 +188,7 @@ export class Dressings {
   /** Silvering comes from a rough ground: a gloss film below, or a setting solution. */
   #judgeDecal(decal: Decal, top: PlannedFilm | null): Dressing['below'] {
     const { part } = this.#chain.of;
-    const gloss = top && (top.label?.gloss ?? (top.role === 'clear' || top.role === 'colour' ? USUAL_GLOSS : 0));
+    const gloss = top && glossOf(top.family, top.role, top.label).gloss;
     const rough = decal.kind !== 'vinyl' && (gloss === null || gloss < GLOSS_ENOUGH);
     const below = rough
       ? {
@@ -193,9 +203,8 @@ export class Dressings {
 
 /** Ways whose solvent is wiped over the film below. */
 const WIPED: readonly DetailWay[] = ['wash', 'wipe-back'];
-const GLOSS_ENOUGH = 60;
-/** What a colour or clear without a word on its label usually shows. */
-const USUAL_GLOSS = 75;
+/** A duller ground keeps air under the film. */
+const GLOSS_ENOUGH = 50;
 
 function placeOf(part: Part, zoneId: string): number {
   return Math.max(
@@ -214,6 +223,7 @@ function decalDraft(decal: Decal, part: Part, zone: number, because: string): St
   const pair = decal.count === 2 ? ', left and right alike' : decal.count > 1 ? `, ${decal.count} of them` : '';
   return {
     stage: 'decal',
+    acts: [decal.kind === 'vinyl' ? 'press-on' : 'decal'],
     subject: decal.id,
     zones: [zone],
     title: `Decal ${decal.name}${pair}`,
