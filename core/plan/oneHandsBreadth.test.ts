@@ -61,7 +61,7 @@ describe('a face of 100 cm²', () => {
     ],
     ['sound paint on zinc, kept', unit({ finish: 'sound', stripMethod: 'scuff' }), [['Scuff the old paint', 5], CLEAN]],
     ['bare steel', unit({ material: 'steel', finish: 'bare' }), [['Sand with P400', 5], CLEAN, METAL_PREP]],
-    ['bare zinc, which does not rust', unit({ finish: 'bare' }), [['Sand with P400', 5], CLEAN]],
+    ['bare zinc, which does not rust', unit({ finish: 'bare' }), [['Sand with P600', 5], CLEAN]],
   ])('of %s', (_name, own, work) => expect(rows(own)).toEqual([...BEFORE, ...work, ...PAINTED, FIT]));
 
   it('of grained vinyl takes a grey pad, no paper', () => {

@@ -21,6 +21,7 @@ export { markText, metalPrep, papers, type RepairHazard, type RepairStep, repair
 export {
   gritForMark,
   gritsForMark,
+  isCast,
   nextCoatOf,
   type NoPaper,
   oldPaintText,

@@ -150,8 +150,12 @@ describe('from the surface to its papers', () => {
     expect(surface.ladder?.grits).toEqual([240, 400]);
     expect(gritsForMark(mark('pitting', 'deep'), own, surface)[0]).toBe(80);
     expect(Math.max(...gritsForMark(mark('pitting', 'deep'), own, surface))).toBeLessThan(240);
-    const small = part({ faces: [{ id: 'f', zoneId: 'all', longMm: 70, shortMm: 30, count: 5, seen: true }] });
-    expect(gritsForMark(mark('pitting', 'deep'), small, surface)[0]).toBe(180);
+    const small = part({ material: 'zinc', faces: [{ id: 'f', zoneId: 'all', longMm: 70, shortMm: 30, count: 5, seen: true }] });
+    const fineSurface = surfaceOf(small, { ...bare, stripped: true, fine: true, first: fine, primerFilmUm: 24 });
+    expect(fineSurface.ladder?.grits).toEqual([600]);
+    expect(gritsForMark(mark('pitting', 'deep'), small, fineSurface)[0]).toBe(320);
+    const bracket = { ...small, material: 'steel' as const };
+    expect(gritsForMark(mark('pitting', 'deep'), bracket, surface)[0]).toBe(180);
     expect(gritsForMark(mark('mould-line'), own, surface)).toEqual([]);
     expect(gritsForMark(mark('gouge', 'deep', { mend: 'leave' }), own, surface)).toEqual([]);
   });

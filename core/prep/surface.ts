@@ -21,6 +21,13 @@ const COARSEST_ON_FINE = 400;
 /** On a casting a line or a pit is cut locally, no coarser than this. */
 const LOCAL_ON_CASTING = 320;
 
+/** Castings and mouldings: their shape and detail go with coarse paper. */
+const CAST: readonly Material[] = ['zinc', 'abs', 'polystyrene', 'resin', 'magnesium', 'pp'];
+
+export function isCast(material: Material): boolean {
+  return CAST.includes(material);
+}
+
 /** Sides below this are a small casting: coarse paper takes its shape. */
 const SMALL_CASTING_MM = 150;
 
@@ -70,19 +77,20 @@ export function gritForMark(mark: Mark, part: Part): number | null {
   if (mark.mend === 'leave' || mark.mend === 'replace') return null;
   const soft = !isMetal(part.material) && part.material !== 'wood';
   const small = Math.max(...part.faces.map((face) => face.longMm)) < SMALL_CASTING_MM;
+  const casting = small && isCast(part.material);
   const bad = mark.severity === 'deep';
   switch (mark.kind) {
     case 'gouge':
     case 'pitting':
     case 'chip':
     case 'crack':
-      return soft || small ? LOCAL_ON_CASTING : bad ? 80 : 120;
+      return soft || casting ? LOCAL_ON_CASTING : bad ? (small ? 180 : 80) : small ? 220 : 120;
     case 'rust-deep':
-      return small ? LOCAL_ON_CASTING : 120;
+      return casting ? LOCAL_ON_CASTING : small ? 180 : 120;
     case 'scratch':
     case 'rust-light':
     case 'dent':
-      return soft ? 400 : small ? LOCAL_ON_CASTING : mark.severity === 'slight' ? 240 : 180;
+      return soft ? 400 : casting ? LOCAL_ON_CASTING : mark.severity === 'slight' ? 240 : 180;
     case 'support-marks':
       return 220;
     case 'layer-lines':

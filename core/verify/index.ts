@@ -1,3 +1,14 @@
 export { verifyPlan } from './verifyPlan.ts';
 export type { Violation } from './verified.ts';
-export { type Chooser, type Finding, type Mend, type MendChange, quiets, sense, type Sensed } from './sense/index.ts';
+export {
+  type Chooser,
+  type Finding,
+  type Mend,
+  type MendChange,
+  mendedPiece,
+  quiets,
+  sense,
+  type Sensed,
+  withKnown,
+  withoutKnown,
+} from './sense/index.ts';

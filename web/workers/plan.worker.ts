@@ -41,6 +41,7 @@ import {
   whatIf,
 } from '#core/plan/index';
 import type { Turns } from '#core/schedule/index';
+import { type Finding, sense } from '#core/verify/index';
 import { expose } from 'comlink';
 
 type Standing = { readonly facts: Facts; readonly now: number; readonly conditions: Conditions };
@@ -66,7 +67,7 @@ function trialsOf(piece: Piece, own: Standing): Trials {
 
 /** How far a search for a better plan has come. */
 export type Looked = { readonly round: number; readonly of: number; readonly over?: boolean };
-export type Better = { readonly plan: PlanView; readonly turns: Turns };
+export type Better = Whole & { readonly turns: Turns };
 let looking: BetterPlan | null = null;
 let stopped: BetterPlan | null = null;
 
@@ -87,6 +88,14 @@ function standing(handed: Handed | null, now: number): Standing {
 /** The whole of the plan that was told without its dates last. */
 let begun: (() => Plan) | null = null;
 
+/** A plan, and what a practitioner who reads it would call out. */
+export type Whole = { readonly plan: PlanView; readonly findings: readonly Finding[] };
+
+function read(whole: Plan): Whole {
+  if (!held) throw new Error('A plan was read before there were facts.');
+  return { plan: planView(whole), findings: sense(whole, held.facts, held.conditions) };
+}
+
 /** The plan is worked out here, away from the finger. */
 const api = {
   plan(handed: Handed | null, now: number): PlanView {
@@ -99,10 +108,10 @@ const api = {
     begun = whole;
     return planView(undated);
   },
-  /** The same with its dates; asked for right behind it. */
-  whole(): PlanView {
+  /** The same with its dates and what is to be said of it; asked for right behind it. */
+  whole(): Whole {
     if (!begun) throw new Error('The planner was asked for the whole of a plan that was not begun.');
-    return planView(begun());
+    return read(begun());
   },
   /** The plan of some pieces alone. */
   planFor(handed: Handed | null, now: number, pieceIds: readonly string[]): PlanView {
@@ -130,7 +139,7 @@ const api = {
       await new Promise((resolve) => setTimeout(resolve));
     }
     const found = looking === search || stopped === search ? search.found() : null;
-    return found && { plan: planView(found.plan), turns: found.turns };
+    return found && { ...read(found.plan), turns: found.turns };
   },
   /** The search ends with the best so far. */
   enough(): void {

@@ -1,10 +1,9 @@
 import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
-import type { PlanView } from '#core/plan/index';
 import type { Turns } from '#core/schedule/index';
 import { proxy, type Remote, wrap } from 'comlink';
 import { changedLists } from './changedLists.ts';
-import type { Better, Handed, Looked, PlanApi } from './plan.worker.ts';
+import type { Better, Handed, Looked, PlanApi, Whole } from './plan.worker.ts';
 
 type Asked<K extends keyof PlanApi> = PlanApi[K] extends (handed: Handed | null, ...rest: infer Rest) => infer Answer
   ? (facts: Facts, ...rest: Rest) => Promise<Answer>
@@ -18,7 +17,7 @@ type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enou
     proven: ProvenPurchases | undefined,
     tell: (looked: Looked) => void,
   ) => Promise<Better | null>;
-  readonly whole: () => Promise<PlanView>;
+  readonly whole: () => Promise<Whole>;
   readonly enough: () => void;
   readonly ways: (...asked: Parameters<PlanApi['ways']>) => Promise<ReturnType<PlanApi['ways']>>;
 };

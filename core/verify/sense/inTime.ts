@@ -1,3 +1,4 @@
+import type { Task } from '#core/facts/index';
 import { durationText } from '#core/units/index';
 import { TOLERANCE } from '../verified.ts';
 import { fittedPart, taskOf } from './keys.ts';
@@ -53,14 +54,19 @@ export const ruinsFitted: Rule = (scene) => {
       ...(task ? { taskId: task.id } : {}),
       because: `${worst.seated.name} sits on ${part.name} when it is ${DOING[worst.act]}: ${worst.how}.`,
       mend: {
-        text: `Put it on after that, or cover it.`,
+        text: task || fitted?.fit ? 'Put it on after all that would ruin it.' : 'Put it on after that, or cover it.',
         ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}),
         ...(fitted?.fit ? { change: { kind: 'fit-at-end', partId: fitted.id } as const } : {}),
       },
-      chosenBy: task?.before || task?.after || fitted?.fit ? 'person' : 'tool',
+      chosenBy: isSaid(task) || isSaid(taskOf(scene)) || fitted?.fit ? 'person' : 'tool',
     },
   ];
 };
+
+/** Somebody has said when. */
+function isSaid(task: Task | undefined): boolean {
+  return task?.after !== undefined || task?.before !== undefined;
+}
 
 /** A whole waits for its parts. */
 export const wholeWaits: Rule = (scene) => {
@@ -68,7 +74,9 @@ export const wholeWaits: Rule = (scene) => {
   const act = does(step, ['hang', 'close', 'test']);
   if (!act || step.stage === 'fit' || step.stage === 'material-test') return [];
   const later = laterOn(scene).filter((own) => own.id !== step.id && !own.stopped);
-  const inner = later.find((own) => (own.stage === 'task' || own.stage === 'assemble') && does(own, PUTS_ON) && !isTrim(scene, own));
+  const inner = later.find(
+    (own) => (own.stage === 'task' || own.stage === 'assemble') && does(own, PUTS_ON) && !isTrim(scene, own) && !isSameWork(scene, own),
+  );
   const coat = act === 'close' ? later.find((own) => own.coat) : undefined;
   const missed = inner ?? coat;
   const task = taskOf(scene);
@@ -78,10 +86,15 @@ export const wholeWaits: Rule = (scene) => {
       rule: 'whole-waits',
       ...(task ? { taskId: task.id } : {}),
       because: `“${step.title}” comes before “${missed.title}” on ${part.name}: ${coat === missed ? 'what is shut in is no longer to be sprayed' : 'it is done twice, or out of reach'}.`,
-      mend: { text: 'Do it after that.', ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}) },
+      mend: { text: task ? 'Do it once its parts are on.' : 'Do it after that.', ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}) },
     },
   ];
 };
+
+/** Another closing of the same, or the part itself going where it was tried. */
+function isSameWork({ piece, part }: Scene, own: Scene['step']): boolean {
+  return own.acts.includes('close') || fittedPart({ piece, step: own })?.id === part.id;
+}
 
 /** Tyres, badges and decals go onto a whole that is together. */
 function isTrim(scene: Scene, own: Scene['step']): boolean {

@@ -77,7 +77,7 @@ export class PartState {
     if (task) this.#seat(fittingOf(task), task.name, step, covered);
     const fitted = fittedPart(scene);
     if (fitted && fitted.id !== this.#part.id) this.#seat(fittingOfPart(fitted), fitted.name, step, covered);
-    if (step.stage === 'decal') this.#seat('decal', 'the decal', step, false);
+    if (step.stage === 'decal' && step.acts.length > 0) this.#seat('decal', 'the decal', step, false);
   }
 
   #seat(what: Fitting | undefined, name: string, by: PlannedStep | null, covered: boolean): void {

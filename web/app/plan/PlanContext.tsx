@@ -4,6 +4,7 @@ import type { Facts, Piece, Workshop } from '#core/facts/index';
 import { datedLike, type PieceView, type PlannedStep, type PlanView } from '#core/plan/index';
 import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Turns } from '#core/schedule/index';
+import type { Finding } from '#core/verify/index';
 import { planner } from '../../workers/planner.ts';
 import { LookedProvider, useBetterPlan } from './useBetterPlan.ts';
 import { useProvenPurchases } from './useProvenPurchases.ts';
@@ -21,7 +22,11 @@ export type Planned = {
   readonly pieceViewById: ReadonlyMap<string, PieceView>;
   readonly stayMinutes: number | undefined;
   readonly setStayMinutes: (minutes: number | undefined) => void;
+  /** What a practitioner who reads this plan would call out; comes right behind the plan itself. */
+  readonly findings: readonly Finding[];
 };
+
+type Drawn = { readonly plan: PlanView; readonly facts: Facts; readonly findings: readonly Finding[] };
 
 const Context = createContext<Planned | null>(null);
 
@@ -49,7 +54,7 @@ export function PlanProvider({
   const { setAside, trouble, asLastSeen, phone } = state;
   const [minute, setMinute] = useState(nowMinute);
   const [stayMinutes, setStayMinutes] = useState<number | undefined>(undefined);
-  const [result, setResult] = useState<{ plan: PlanView; facts: Facts } | null>(null);
+  const [result, setResult] = useState<Drawn | null>(null);
   /** Plans are asked for in turn; only the newest is drawn: nobody presses on a step that is about to be another. */
   const newest = useRef(0);
   const turns = useRef<Turns | undefined>(undefined);
@@ -65,9 +70,9 @@ export function PlanProvider({
     facts,
     started && stayMinutes === undefined && (!steady || turns.current === undefined),
     { turns, proven: newestProven },
-    (plan) => {
+    ({ plan, findings }) => {
       newest.current++;
-      setResult({ plan, facts });
+      setResult({ plan, facts, findings });
     },
   );
 
@@ -80,11 +85,14 @@ export function PlanProvider({
     if (!started) return;
     const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
-    const draw = (seen: (before: PlanView | undefined) => PlanView) => {
-      if (request === newest.current) setResult((before) => ({ plan: seen(before?.plan), facts }));
+    const draw = (seen: (before: Drawn | null) => Pick<Drawn, 'plan' | 'findings'>) => {
+      if (request === newest.current) setResult((before) => ({ ...seen(before), facts }));
     };
-    planner.soon(facts, now, stayMinutes, turns.current, proven).then((plan) => draw((before) => datedLike(plan, before)));
-    planner.whole().then((plan) => draw(() => plan));
+    planner.soon(facts, now, stayMinutes, turns.current, proven).then((plan) =>
+      // What was found stands until the plan has been read anew.
+      draw((before) => ({ plan: datedLike(plan, before?.plan), findings: before?.findings ?? [] })),
+    );
+    planner.whole().then((whole) => draw(() => whole));
   }, [facts, minute, stayMinutes, started, proven]);
 
   // With the page itself, not before it: an edit is made on what its person saw.
@@ -95,8 +103,9 @@ export function PlanProvider({
   const value = useMemo<Planned | null>(() => {
     const workshop = result?.facts.workshop[0];
     if (!result || !workshop) return null;
-    const { plan, facts: planned } = result;
+    const { plan, facts: planned, findings } = result;
     return {
+      findings,
       facts: planned,
       workshop,
       demo,

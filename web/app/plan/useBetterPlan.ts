@@ -21,7 +21,7 @@ export function useBetterPlan(
   facts: Facts,
   wanted: boolean,
   { turns, proven }: { readonly turns: RefObject<Turns | undefined>; readonly proven: RefObject<ProvenPurchases | undefined> },
-  onBetter: (plan: Better['plan']) => void,
+  onBetter: (better: Better) => void,
 ): Looked | null {
   const [looked, setLooked] = useState<Looked | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a search belongs to its facts; what is done with its answer may change
@@ -39,7 +39,7 @@ export function useBetterPlan(
         over = true;
         setLooked((now) => now && { ...now, over: true });
         turns.current = better?.turns ?? turns.current ?? NO_TURNS;
-        if (better) onBetter(better.plan);
+        if (better) onBetter(better);
       });
     }, BEGIN_AFTER_MS);
     return () => {

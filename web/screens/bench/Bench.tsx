@@ -11,6 +11,7 @@ import { logEvents } from '../../app/writing/logging.ts';
 import { newId } from '../../app/writing/newId.ts';
 import { useNow } from '../../app/plan/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
+import { FindingsAt } from '../../views/FindingsAt.tsx';
 import { stepTitle } from '../../views/stepTitle.ts';
 import { AfterDone, type JustDone } from './outcome/AfterDone.tsx';
 import { Checks } from './outcome/Checks.tsx';
@@ -165,6 +166,7 @@ export function Bench() {
               {text}
             </p>
           ))}
+        <FindingsAt stepId={step.id} />
         <Looks step={step} events={facts.events} now={now} />
         {step.checks && <Checks step={step} now={now} onSaid={setSaid} />}
         <Inspections key={`seen ${step.id}`} step={step} now={now} onSaid={setSaid} />

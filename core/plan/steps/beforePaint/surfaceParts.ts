@@ -1,6 +1,6 @@
 import { FLATTING_TAKES_UM, finestRelief, type ResolvedLayer, resolveLayer } from '#core/coats/index';
-import type { Material, Part, Piece } from '#core/facts/index';
-import { ownedGrits, type MendScope, type Surface, surfaceOf } from '#core/prep/index';
+import type { Part, Piece } from '#core/facts/index';
+import { isCast, ownedGrits, type MendScope, type Surface, surfaceOf } from '#core/prep/index';
 import type { Hazard } from '#core/safety/index';
 import { FLASH_RUSTING } from '#core/strip/index';
 import { partAreaCm2 } from '#core/survey/index';
@@ -14,15 +14,13 @@ export function keepsPaint(part: Part, choice: StripChoice): boolean {
   return choice.method === 'scuff' && part.finish !== 'bare';
 }
 
-/** Castings and mouldings: their shape and detail go with coarse paper. */
-const CAST: readonly Material[] = ['zinc', 'abs', 'polystyrene', 'resin', 'magnesium', 'pp'];
 const FINE_RELIEF_UM = 300;
 const SMALL_CASTING_MM = 150;
 
 /** A casting or moulding with relief finer than 300 µm, or on a piece under 150 mm long: no coarse paper goes over its faces (trade §4). */
 export function hasFineFaces(part: Part, piece: Pick<Piece, 'scale' | 'longestMm'>): boolean {
   const relief = finestRelief(piece.scale);
-  return CAST.includes(part.material) && ((relief !== null && relief < FINE_RELIEF_UM) || piece.longestMm < SMALL_CASTING_MM);
+  return isCast(part.material) && ((relief !== null && relief < FINE_RELIEF_UM) || piece.longestMm < SMALL_CASTING_MM);
 }
 
 /** Grits, scratches and what the planned primer makes of them. */

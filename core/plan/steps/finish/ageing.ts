@@ -24,7 +24,7 @@ export function addRubThrough(chain: StepChain, tops: readonly PlannedFilm[], pl
       hazards: ['dust'],
       because: 'Wear is wanted here: what would be a fault elsewhere is the finish.',
       supplies: grained ? [] : papers([600], { ...size, copyCm2: size.copyCm2 / 4 }),
-      treatment: 'rub through',
+      treatment: grained ? 'rub through by pad' : part.material === 'magnesium' ? 'rub through wet' : 'rub through',
     },
     tops.map((film) =>
       onceReached(

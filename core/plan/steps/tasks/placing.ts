@@ -27,7 +27,8 @@ export function slotsOf(task: Task, acts: readonly Act[], piece: Piece, parts: r
     if (to !== null) slots.push({ own, at: to, holds: true }, ...(from === null ? [] : [{ own, at: from, holds: false }]));
     else if (from !== null)
       slots.push({ own, at: from, holds: from < own.steps.length && asksOfFilm(acts) !== null && !sharesWindow(own, from) });
-    else if (!tied && task.partIds.includes(own.part.id)) slots.push({ own, ...usualPlace(acts, own) });
+    // Tied to another part, rough work still comes before what it would spoil here.
+    else if (task.partIds.includes(own.part.id) && (!tied || isRough(acts))) slots.push({ own, ...usualPlace(acts, own) });
   }
   return slots;
 }
@@ -41,14 +42,25 @@ function contradiction({ name }: Task, { part }: PlannedPart): string {
   return `“${name}” is to come after something on ${part.name} that itself comes after what it is to come before: take one of its two ties out.`;
 }
 
+/** Work on its surface is behind it. */
+function isPainted(steps: readonly Step[]): boolean {
+  return !steps.some(({ stage }) => stage === 'prep' || stage === 'clean');
+}
+
+function isRough(acts: readonly Act[]): boolean {
+  return acts.some((act) => ROUGH.includes(act)) && !acts.some((act) => PUTS_ON.includes(act) || isWhole(act));
+}
+
 /** Rough work stands before the part is cleaned for paint; what is put on, and what nobody knows, once all coats are on. */
 function usualPlace(acts: readonly Act[], { steps }: PlannedPart): { at: number; holds: boolean } {
-  const rough = acts.some((act) => ROUGH.includes(act)) && !acts.some((act) => PUTS_ON.includes(act) || isWhole(act));
+  const rough = isRough(acts);
   // Before the papers: what they are for is then all of it done.
   const clean = steps.findIndex(({ stage }) => isFrom(stage, 'prep'));
-  const begun = steps.findIndex(({ stage }) => stage === 'coat');
-  // Where paint lies already it comes before what is still to go on it.
-  return rough ? { at: clean >= 0 && clean !== begun ? clean : 0, holds: steps.length > 0 } : { at: steps.length, holds: false };
+  if (!rough) return { at: steps.length, holds: false };
+  if (clean >= 0 && steps[clean].coat === undefined && !isPainted(steps)) return { at: clean, holds: true };
+  // Where paint lies already it comes before the next layer, never between two coats of one that has been begun.
+  const next = steps.findIndex(({ coat, stage }) => coat?.number === 1 || stage === 'decal' || stage === 'detail');
+  return next < 0 ? { at: steps.length, holds: false } : { at: next, holds: true };
 }
 
 function isFrom(stage: Step['stage'], from: Step['stage']): boolean {

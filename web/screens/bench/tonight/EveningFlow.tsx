@@ -2,11 +2,13 @@ import { hexOf } from '#core/colour/index';
 import { detailTogether, type Evening, type EveningRow, type PlannedStep, type Session } from '#core/plan/index';
 import { LAY_OUT_MINUTES, PACK_UP_MINUTES } from '#core/schedule/index';
 import { plural, sentences } from '#core/units/index';
+import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { PaintStrip } from '../../../views/drawn/paint.tsx';
 import { reachText } from '../../../views/rationText.ts';
+import { FindingsAt } from '../../../views/FindingsAt.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { SideBySide } from './SideBySide.tsx';
 import { batchTitle, coatTimes, layOutText, packUpText, partsOf, whoText } from './stay.ts';
@@ -33,11 +35,27 @@ export function EveningFlow({ evening, stay, steps }: { evening: Evening; stay: 
             minutes={row.minutes}
           />
         ) : (
-          <BatchRow key={row.steps[0].id} row={row} />
+          <Fragment key={row.steps[0].id}>
+            <BatchRow row={row} />
+            <FoundInRow steps={row.steps} />
+          </Fragment>
         ),
       )}
       <Row at={words.clock(stay.session.to)} title="Pack up" detail={packUpText(steps)} minutes={PACK_UP_MINUTES} />
     </ol>
+  );
+}
+
+/** What was found at the steps of a row, before anybody presses done on them. */
+function FoundInRow({ steps }: { steps: readonly PlannedStep[] }) {
+  const { findings } = usePlan();
+  if (!findings.some(({ step }) => steps.some(({ id }) => id === step))) return null;
+  return (
+    <li className="noprint">
+      {steps.map(({ id }) => (
+        <FindingsAt key={id} stepId={id} />
+      ))}
+    </li>
   );
 }
 

@@ -5,6 +5,7 @@ import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { PaintStrip } from '../../../views/drawn/paint.tsx';
+import { FindingsAt } from '../../../views/FindingsAt.tsx';
 import { stepTitle } from '../../../views/stepTitle.ts';
 import { Why } from '../../../views/Why.tsx';
 import { HangingNow } from './HangingNow.tsx';
@@ -87,6 +88,9 @@ export function Dates({ piece, view }: SectionProps) {
                     why then?
                   </Why>
                   <span className="figure text-right">{step.minutes} min</span>
+                  <div className="col-span-5">
+                    <FindingsAt stepId={step.id} />
+                  </div>
                 </li>
               ))}
             </ol>
@@ -100,6 +104,9 @@ export function Dates({ piece, view }: SectionProps) {
                 <li key={step.id} className="grid grid-cols-[1fr_1.3fr] gap-4 border-b border-hairline py-2">
                   <span className="font-[650]">{step.title}</span>
                   <span className="second">{step.unplacedWhy}</span>
+                  <div className="col-span-2">
+                    <FindingsAt stepId={step.id} />
+                  </div>
                 </li>
               ))}
             </ul>

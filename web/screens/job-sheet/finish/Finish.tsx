@@ -6,6 +6,8 @@ import { useWords } from '../../../app/useWords.ts';
 import { Parcels } from '../dates/Parcels.tsx';
 import { Cautions } from '../../../views/Cautions.tsx';
 import { FitStages } from './FitStages.tsx';
+import { OtherFindings } from './OtherFindings.tsx';
+import { ReadOnceMore } from './ReadOnceMore.tsx';
 import { Tasks } from './Tasks.tsx';
 import { TouchUps } from './TouchUps.tsx';
 import type { SectionProps } from '../sectionProps.ts';
@@ -36,6 +38,7 @@ export function Finish({ piece, view }: SectionProps) {
         )}
         <FitStages piece={piece} view={view} />
         <Tasks piece={piece} view={view} />
+        <OtherFindings piece={piece} />
         <TouchUps piece={piece} view={view} />
         <h3 className="mt-4 font-[650] text-ink">Before it leaves the bench</h3>
         <p className="mt-1">
@@ -65,6 +68,7 @@ export function Finish({ piece, view }: SectionProps) {
         )}
       </section>
       <aside className="space-y-5">
+        {!piece.finished && <ReadOnceMore piece={piece} />}
         <Parcels piece={piece} />
         <Cautions hazards={fit?.hazards ?? []} />
       </aside>
