@@ -1,7 +1,7 @@
 import { CLEAR_TO_STAY_UM, clearToBuild, REMOVAL_UM } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { Curve, Family } from '#core/facts/index';
-import { areaGrowth, counted } from '#core/units/index';
+import { workGrowth, counted } from '#core/units/index';
 import { maskMinutes } from './minutes.ts';
 
 /** Three ways to level the step at a tape edge, compared: film left, days, minutes and paint (trade §4, §7). */
@@ -59,7 +59,7 @@ function moreClear({ stepUm, clear, neighbour }: EdgeStep): Levelling | null {
     text: `${counted(coats, 'coat')} of ${clear.name} in all, flatted over and polished`,
     stepLeftUm: 0,
     filmLeftUm: Math.max(clear.coats, coats) * clear.filmUm - (build - CLEAR_TO_STAY_UM),
-    minutes: extra * COAT_MINUTES + POLISH.length * FLAT_AT_100CM2 * areaGrowth(neighbour.areaCm2),
+    minutes: extra * COAT_MINUTES + POLISH.length * FLAT_AT_100CM2 * workGrowth(neighbour.areaCm2, 'flat'),
     days: (familyDrying(clear.family).flat ?? 0) / 24,
     ml: extra * clear.mlPerCoat,
   };

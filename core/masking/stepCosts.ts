@@ -1,7 +1,7 @@
 import { coatMinutes, NEXT_COAT_SETUP_MINUTES, SPRAY_SETUP_MINUTES } from '#core/amounts/index';
 import { coatsToHide, joint } from '#core/coats/index';
 import type { Material } from '#core/facts/index';
-import { areaGrowth } from '#core/units/index';
+import { workGrowth } from '#core/units/index';
 import { maskMinutes } from './minutes.ts';
 import { addCost, NO_COST, type OrderCost, type OrderQuestion, type OrderZone, totalCost } from './orderTypes.ts';
 import { tapeSafety } from './tapeSafety.ts';
@@ -184,7 +184,7 @@ function leavingCost(own: OrderZone): OrderCost {
   const safety = tapeSafety(own.family);
   if (safety === 'never') return { ...NO_COST, waits: Number.POSITIVE_INFINITY };
   if (safety === 'clock') return { ...NO_COST, waits: WAIT_COST };
-  const locking = SPRAY_SETUP_MINUTES + extraCoatMinutes(own) + SCUFF_AT_100CM2 * areaGrowth(own.areaCm2);
+  const locking = SPRAY_SETUP_MINUTES + extraCoatMinutes(own) + SCUFF_AT_100CM2 * workGrowth(own.areaCm2, 'scuff');
   return { ...NO_COST, locking, waits: 2 * WAIT_COST };
 }
 

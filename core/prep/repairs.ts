@@ -59,7 +59,7 @@ export function repairSteps(question: MendQuestion): RepairStep[] {
       return [
         step(
           `Sand ${kind ? `the ${plain(kind)}` : 'it'} out with ${grits.map((grit) => `P${grit}`).join(', ') || 'the papers of the ladder'}`,
-          grits.length * workMinutes(2, local),
+          grits.length * workMinutes(2, local, 'flat'),
           'wet, only where it is and a palm’s width round it',
           ['dust'],
           papers(grits, local),
@@ -126,7 +126,7 @@ export function repairSteps(question: MendQuestion): RepairStep[] {
       ];
     case 'rust-brush':
       return [
-        step('Brush the rust off', workMinutes(10, size), 'wire wheel or brush; pits stay', ['sharp', 'dust'], [], {
+        step('Brush the rust off', workMinutes(10, size, 'strip'), 'wire wheel or brush; pits stay', ['sharp', 'dust'], [], {
           asks: true,
           bares: true,
         }),
@@ -143,11 +143,13 @@ export function repairSteps(question: MendQuestion): RepairStep[] {
             sets: [60, SOAK_AT_MOST],
           },
         ),
-        step('Out of the soak, rinse, dry', 5 + workMinutes(2, size), 'warm air at once', [], [], { asks: true, bares: true }),
+        step('Out of the soak, rinse, dry', 5 + workMinutes(2, size, 'wash'), 'warm air at once', [], [], { asks: true, bares: true }),
       ];
     case 'metal-prep':
       return [
-        step('Phosphoric metal prep on', 5 + workMinutes(1, size), 'keep it wet 20 min', ['acid'], [metalPrep(size)], { sets: [20, 60] }),
+        step('Phosphoric metal prep on', 5 + workMinutes(1, size, 'wash'), 'keep it wet 20 min', ['acid'], [metalPrep(size)], {
+          sets: [20, 60],
+        }),
         step('Rinse the metal prep, dry', 5, 'no acid-etch primer over it: phosphate below etch lets go', ['acid'], [], { asks: true }),
       ];
     case 'polish':
@@ -164,7 +166,7 @@ export function repairSteps(question: MendQuestion): RepairStep[] {
         : [
             step(
               'Polish',
-              10 + workMinutes(5, size),
+              10 + workMinutes(5, size, 'flat'),
               'fine compound; wheels throw parts, so clamp it',
               ['sharp'],
               [supply('compound', 'fine compound', 'mL', 5)],

@@ -145,7 +145,7 @@ export function offMinutes(method: StripMethod, size: WorkSize, application = 1)
   const { each, at100cm2 } = PRACTICE[method].off;
   const share = application > 1 ? LATER_SHARE : 1;
   const handling = each === 0 ? 0 : each + FURTHER_COPY_MINUTES * (size.copies - 1);
-  return handling + workMinutes(at100cm2, size) * share;
+  return handling + workMinutes(at100cm2, size, method === 'scuff' ? 'scuff' : 'strip') * share;
 }
 
 /** Minutes of a method in all, from its first application to its last, set-up aside. */

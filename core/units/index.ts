@@ -33,5 +33,5 @@ export {
 export { asSentence, capital, counted, listed, listedShort, plural, sentences } from './wording.ts';
 export { clockFigures, dateFigures, parseClock, parseDate } from './dates.ts';
 export { joinedSpans, type Span } from './spans.ts';
-export { areaGrowth, quarterSheets, type WorkSize, workMinutes } from './work.ts';
+export { areaGrowth, quarterSheets, workGrowth, type WorkKind, type WorkSize, workMinutes } from './work.ts';
 export { splitExactly } from './shares.ts';

@@ -18,12 +18,30 @@ import {
   parseRatio,
   toIso,
   toMinute,
+  workMinutes,
 } from './index.ts';
 
 const value = (text: string, dimension: Parameters<typeof parseQuantity>[1], unit: string) => {
   const parsed = parseQuantity(text, dimension, unit);
   return parsed.ok ? parsed.value : parsed.mend;
 };
+
+describe('minutes by area', () => {
+  const size = (copyCm2: number) => ({ copyCm2, copies: 1, factor: 1 });
+  it.each([
+    ['a casting scraped', 12, 150, 'strip', 15.6],
+    ['a case scraped', 12, 3200, 'strip', 114.2],
+    ['1.5 m² washed', 4, 15_000, 'wash', 23.1],
+    ['a panel of 1.3 × 1.2 m scuffed', 3, 15_600, 'scuff', 29.1],
+    ['a case of 0.9 m² washed', 4, 9000, 'wash', 19.3],
+    ['a case of 0.9 m² scuffed', 3, 9000, 'scuff', 22.7],
+    ['100 cm² flatted', 3, 100, 'flat', 3],
+    ['no area', 3, 0, 'flat', 0],
+  ] as const)('%s', (_name, at100, cm2, kind, minutes) => expect(workMinutes(at100, size(cm2), kind)).toBeCloseTo(minutes, 1));
+  it('grows above 3,200 cm² as larger tools do it', () => {
+    expect(workMinutes(12, size(12_800), 'strip') / workMinutes(12, size(3200), 'strip')).toBeCloseTo(4 ** 0.45, 9);
+  });
+});
 
 describe('quantities', () => {
   it('reads decimal comma, point and fractions in the units people use', () => {

@@ -17,8 +17,8 @@ wood-sealer       scss xx xxxx sxssx xxxxxx xxsxcx
 alkyd-enamel      xxxx sx xxxx xxssx xxxxxx xxsssc
 acrylic-enamel    xxxx xs xxxx xxssx xxxxxx xxscsx
 alcohol-acrylic   xxxx xx sxxx xxsxx xxxxxx xxsssc
-water-acrylic     xxxx xx xsxx xxsxx xxxxxx xxssss
-waterborne-base   xxxx xx xxsx xxscx xxxxxx xxssss
+water-acrylic     xxxx xx xsxs xxsxx xxxxxx xxssss
+waterborne-base   xxxx xx xxss xxscx xxxxxx xxssss
 waterborne-sealer xxxx xx xxxs xxsxx xxxxxx xxssss
 solvent-base      scss xx xxxx sxssx xxxxxx xxsxcx
 urethane-2k       xxxx xx xxxx xsssx xxxxxx xxscsx
@@ -28,7 +28,7 @@ dye               xxxx xx xxxx xxxxs xxxxxx xxxxxx
 candy             xxxx xx xxxx xxxxx sxxxxx xxxxxx
 high-temperature  xxxx xx xxxx xxxxx xsxxxx xxxxxx
 rust-barrier      xxxx xx xxxx xxsxx xxsxxx xxsxcx
-texture           xxxx xx xxxx xxsxx xxxsxx xxscsx
+texture           xxxx xx xxxx xxssx xxxsxx xxscsx
 latex             xxxx xx xxxx xxsxx xxxxsx xxssss
 unknown           xxxx xx xxxx xxcxx xxxxxc xxcxcx`,
   dry: `

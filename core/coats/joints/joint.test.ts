@@ -163,7 +163,7 @@ const CASES: readonly Case[] = [
   ],
   ['an unknown paint on wet film', film('lacquer-primer', 'wet'), { family: 'unknown' }, 'stop', '2 window'],
   ['water type on unknown material', bare('unknown'), { family: 'water-acrylic' }, 'stop', '7 key'],
-  ['water type on unknown material with promoter', bare('unknown'), { family: 'water-acrylic', promoter: true }, 'sits'],
+  ['water type on unknown material with promoter', bare('unknown'), { family: 'water-acrylic', promoter: true }, 'care', '6 substrate'],
   ['enamel on unknown material with promoter', bare('unknown'), { family: 'alkyd-enamel', promoter: true }, 'stop', '6 substrate'],
   ['2K over cured enamel', film('alkyd-enamel', 'cured', { scuffed: true }), { family: 'urethane-2k' }, 'care', '5 exception'],
   ['2K over cured scuffed lacquer', film('acrylic-lacquer', 'cured', { scuffed: true }), { family: 'urethane-2k' }, 'sits', '5 exception'],
@@ -276,26 +276,26 @@ describe('joints', () => {
  * polypropylene with promoter, vinyl, rubber, plated plastic and wood, unknown with promoter.
  */
 const ON_BARE = `
-acrylic-lacquer   ssssssss cx s x s cccs x
-nitro-lacquer     ssssssss cx s x s cccs x
-lacquer-primer    ssssssss cx s x s cccs x
-wood-sealer       ssssssss cx s x s cccs x
-alkyd-enamel      ssssssss ss s c s xxss x
-acrylic-enamel    ssssssss sc s x s xxss x
-alcohol-acrylic   ssssssss ss s c s ccss c
-water-acrylic     ssssssss ss s s s ssss s
-waterborne-base   ssssssss ss s s s ssss s
-waterborne-sealer ssssssss ss s s s ssss s
-solvent-base      ssssssss cx s x s cccs x
-urethane-2k       ssssssss sc s x s ccss x
-epoxy-primer      ssssssss sc s x s ccss x
+acrylic-lacquer   scsscsss cx s x s cccc x
+nitro-lacquer     scsscsss cx s x s cccc x
+lacquer-primer    ssssssss cx s x s cccc x
+wood-sealer       scsscsss cx s x s cccs x
+alkyd-enamel      scsscsss ss s c s xxsc x
+acrylic-enamel    scsscsss sc s x s xxsc x
+alcohol-acrylic   scsscsss ss s c s ccsc c
+water-acrylic     scsscsss ss s s s sssc c
+waterborne-base   scsscsss ss s s s sssc c
+waterborne-sealer scsscsss ss s s s ssss c
+solvent-base      scsscsss cx s x s cccc x
+urethane-2k       scsscsss sc s x s ccsc x
+epoxy-primer      ssssssss sc s x s ccsc x
 etch-primer       ssssssss cx c x c cccc x
-dye               ssssssss sc s x s sxxs x
+dye               scsscsss sc s x s sxxc x
 candy             cccccccc xx x x x xxxx x
 high-temperature  ssssssss xx x x x xxxx x
-rust-barrier      ssssssss cx s x s cccs x
-texture           ssssssss sc s x s ccss x
-latex             ssssssss ss s s s ssss s
+rust-barrier      ssssssss cx s x s cccc x
+texture           scsscsss sc s x s ccsc x
+latex             scsscsss ss s s s sssc c
 unknown           cccccccc cx c x c cccc x
 `;
 

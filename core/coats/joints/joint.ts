@@ -1,4 +1,4 @@
-import { type BelowFamily, type Family, FAMILIES, isMetal, MATERIALS, plain } from '#core/facts/index';
+import { type BelowFamily, type Family, FAMILIES, isMetal, MATERIALS, plain, type Material } from '#core/facts/index';
 import { type FamilyDrying, familyDrying, isOwnThinner } from '#core/drying/index';
 import { DECALS, ENAMELS, FILLERS, FLEXIBLE, WATER_TYPES } from './bite.ts';
 import { biteAgainstResistance } from './biteRule.ts';
@@ -123,9 +123,40 @@ function substrate(below: Below, above: Above): Finding | null {
       return { verdict: 'care', rule: '6 substrate', because: `Only dye, water types or a flexible-rated product hold on ${on}.` };
     }
   }
+  const onBare = below.family === null ? bareSubstrate(below.material, above) : null;
+  if (onBare) return onBare;
   if (above.family === 'etch-primer' && !(below.family === null && isMetal(below.material))) {
     return { verdict: 'care', rule: '6 substrate', because: 'Etch primer gains nothing except on bare metal: use a plain primer.' };
   }
+  return null;
+}
+
+const RUSTS: readonly Material[] = ['steel', 'cast-iron'];
+/** What goes straight on steel by its nature. */
+const FOR_STEEL: readonly Family[] = ['rust-barrier', 'high-temperature', 'etch-primer', 'epoxy-primer'];
+const SEALERS: readonly Family[] = ['wood-sealer', 'waterborne-sealer'];
+
+/** Bare steel rusts under water and behind every scratch of an unprimed colour; bare wood wants a sealer first (trade §6, rule 6). */
+function bareSubstrate(material: Material, above: Above): Finding | null {
+  if (RUSTS.includes(material) && WATER_TYPES.includes(above.family))
+    return {
+      verdict: 'care',
+      rule: '6 substrate',
+      because: `Water on bare ${plain(material)} flash-rusts under the film, unless the label says inhibited.`,
+    };
+  const primes = above.role?.endsWith('primer') || FOR_STEEL.includes(above.family);
+  if (RUSTS.includes(material) && !primes)
+    return {
+      verdict: 'care',
+      rule: '6 substrate',
+      because: `Without a primer rust follows every scratch on ${plain(material)}: for display only.`,
+    };
+  if (material === 'wood' && !SEALERS.includes(above.family))
+    return {
+      verdict: 'care',
+      rule: '6 substrate',
+      because: 'Bare wood drinks the first coat and its grain stands up: a sanding sealer first.',
+    };
   return null;
 }
 

@@ -29,6 +29,7 @@ export function namedPair(below: Below, above: Above): Finding | null {
     candyOverMetallic,
     overEtch,
     overEpoxy,
+    overSealer,
     overLacquerPrimer,
     withinLacquers,
     waterOverScuffed,
@@ -114,10 +115,21 @@ function overEtch(below: Below, above: Above): Finding | null {
     LACQUER_GROUP.includes(above.family) ||
     above.family === 'nitro-lacquer' ||
     above.family === 'urethane-2k' ||
-    ENAMELS.includes(above.family);
+    ENAMELS.includes(above.family) ||
+    above.family === 'texture';
   return takes
     ? (beforeLayer(below, familyDrying('etch-primer').layerFrom) ?? named('sits', `${plain(above.family)} over etch in its window.`))
     : null;
+}
+
+/** Water-type and waterborne colour over waterborne sealer in its window; others wait until it is dry. */
+function overSealer(below: Below, above: Above): Finding | null {
+  const meant = above.family === 'water-acrylic' || above.family === 'waterborne-base';
+  if (below.family !== 'waterborne-sealer' || below.state !== 'fresh' || !meant) return null;
+  return (
+    beforeLayer(below, familyDrying('waterborne-sealer').layerFrom) ??
+    named('sits', `${plain(above.family)} over waterborne sealer in its window.`)
+  );
 }
 
 function overEpoxy(below: Below, above: Above): Finding | null {

@@ -36,6 +36,8 @@ export const recordFirst: Rule = (scene) => {
 /** What an act would ruin is not there, or is masked. */
 export const ruinsFitted: Rule = (scene) => {
   const { step, state, part } = scene;
+  // A patch is tried where nobody sees it, and away from what sits there.
+  if (step.stage === 'test-patch') return [];
   const zones = zonesOf(scene);
   const worst = state.seated.flatMap((seated) => {
     // A decal lies on its own zone; a mask beside it leaves it alone.
@@ -86,7 +88,10 @@ export const wholeWaits: Rule = (scene) => {
       rule: 'whole-waits',
       ...(task ? { taskId: task.id } : {}),
       because: `“${step.title}” comes before “${missed.title}” on ${part.name}: ${coat === missed ? 'what is shut in is no longer to be sprayed' : 'it is done twice, or out of reach'}.`,
-      mend: { text: task ? 'Do it once its parts are on.' : 'Do it after that.', ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}) },
+      mend: {
+        text: task ? 'Do it once its parts are on.' : 'Do it after that.',
+        ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}),
+      },
     },
   ];
 };

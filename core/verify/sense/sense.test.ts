@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
-import { PLANTED, type Told } from '#core/invented/index';
-import { sense } from './index.ts';
+import type { Facts } from '#core/facts/index';
+import { inventedJob, NOW, PLANTED, part, piece, shelf, type Told } from '#core/invented/index';
+import { plan } from '#core/plan/index';
+import { mendedPiece, sense, withKnown, withoutKnown } from './index.ts';
 
 /** Absurd plans are named, each by its rule; their mended twins have nothing to be found. */
 
@@ -19,5 +21,82 @@ describe('the sceptic', () => {
 
   it.each(PLANTED)('finds nothing in the mended twin of “$name”', ({ mended }) => {
     expect(findings(mended).map(({ rule, because }) => `${rule}: ${because}`)).toEqual([]);
+  });
+});
+
+const JOBS = Number(process.env.SENSE_JOBS ?? (process.env.PROOF ? 5000 : 300));
+
+const read = (facts: Facts, now = NOW) => {
+  const conditions = conditionsOf(facts, now);
+  return sense(plan({ facts, now, conditions, datesOf: [] }), facts, conditions);
+};
+
+describe('whole jobs as people combine them', () => {
+  it(`have nothing in them that the tool chose and a practitioner would call out: ${JOBS} of them`, { timeout: 1_800_000 }, () => {
+    const found: string[] = [];
+    for (let seed = 1; seed <= JOBS; seed++)
+      for (const { chosenBy, rule, step, because } of read(inventedJob(seed, NOW)))
+        if (chosenBy === 'tool') found.push(`${seed} ${rule} ${step}: ${because}`);
+    expect(found).toEqual([]);
+  });
+
+  it('do hold choices of people that are called out', () => {
+    const rules = new Set(
+      Array.from({ length: 60 }, (_, seed) => read(inventedJob(seed + 1, NOW)))
+        .flat()
+        .map(({ rule }) => rule),
+    );
+    expect([...rules].sort()).toEqual(expect.arrayContaining(['decal-ground', 'ruins-fitted']));
+  });
+});
+
+describe('a choice of one’s own', () => {
+  const own = piece(part({ finish: 'sound' }), {
+    tasks: [
+      {
+        id: 'glass',
+        kind: 'glazing',
+        name: 'Glue the window in',
+        partIds: ['body'],
+        minutes: 10,
+        before: { partId: 'body', stage: 'wash' },
+      },
+    ],
+  });
+  const facts = (of = own): Facts => ({ ...shelf, pieces: [of] });
+
+  it('is said once, at the first step that suffers, with who chose it and the mend that ends it', () => {
+    const found = read(facts());
+    expect(found).toHaveLength(1);
+    expect(found[0]).toMatchObject({ rule: 'ruins-fitted', taskId: 'glass', partId: 'body', chosenBy: 'person' });
+    expect(found[0].because).toContain('Glue the window in sits on Body');
+    const change = found[0].mend?.change;
+    expect(change).toEqual({ kind: 'task-anywhere', taskId: 'glass' });
+    expect(change && read(facts(mendedPiece(own, change)))).toEqual([]);
+  });
+
+  it('is quiet once it is known, stays marked, and is said again when that is taken back', () => {
+    const [found] = read(facts());
+    const quiet = withKnown(own, found);
+    const [marked] = read(facts(quiet));
+    expect(marked).toMatchObject({ rule: 'ruins-fitted', known: { rule: 'ruins-fitted', taskId: 'glass', partId: 'body' } });
+    expect(marked.known && read(facts(withoutKnown(quiet, marked.known)))[0].known).toBeUndefined();
+  });
+
+  it.each([
+    ['a part', { kind: 'fit-at-end', partId: 'body' } as const, { parts: [part({ fit: { stage: 'after-clear', onPartId: 'x' } })] }],
+    ['a layer', { kind: 'no-flatting', partId: 'body', layerId: 'primer' } as const, {}],
+  ])('is mended on %s alone', (_name, change, more) => {
+    const before = { ...own, ...more };
+    const after = mendedPiece(before, change);
+    expect(after.parts[0].fit).toBeUndefined();
+    expect(after.parts[0].layers.every(({ flatAfter }) => flatAfter === undefined)).toBe(true);
+    expect(after.tasks).toEqual(before.tasks);
+  });
+
+  it('is tied behind a layer by one press', () => {
+    const after = mendedPiece(own, { kind: 'task-after', taskId: 'glass', partId: 'body', layerId: 'colour' });
+    expect(after.tasks?.[0]).toMatchObject({ after: { partId: 'body', layerId: 'colour' } });
+    expect(after.tasks?.[0].before).toBeUndefined();
   });
 });

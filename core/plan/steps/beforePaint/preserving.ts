@@ -67,7 +67,7 @@ function partChain(piece: Piece, part: Part, context: PlanContext, pace: WorkPac
     stage: 'wash',
     subject: 'dust',
     title: 'Dust off with a soft brush',
-    minutes: workMinutes(3, size),
+    minutes: workMinutes(3, size, 'wash'),
     setup: 5,
     detail: 'towards a vacuum with a HEPA filter, its nozzle under gauze',
     hazards: piece.leadExcluded ? ['dust'] : ['lead', 'dust'],
@@ -77,7 +77,7 @@ function partChain(piece: Piece, part: Part, context: PlanContext, pace: WorkPac
   chain.add({
     stage: 'wash',
     title: 'Mild wash, swab by swab',
-    minutes: workMinutes(6, size),
+    minutes: workMinutes(6, size, 'wash'),
     setup: 5,
     detail: part.printed
       ? 'barely damp, never soaked: printing lifts; dry at once'
@@ -94,7 +94,7 @@ function partChain(piece: Piece, part: Part, context: PlanContext, pace: WorkPac
     stage: 'bare-care',
     subject: 'wax',
     title: 'Wax, thin',
-    minutes: workMinutes(3, size),
+    minutes: workMinutes(3, size, 'wash'),
     setup: 2,
     detail: wax,
     because: 'It shuts out damp and fingers, and comes off again.',

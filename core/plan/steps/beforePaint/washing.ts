@@ -49,7 +49,7 @@ export function addWash(chain: StepChain, keepsPaint: boolean, dryFirst: readonl
     {
       stage: 'wash',
       title: 'Wash and degrease',
-      minutes: workMinutes(WASH_AT_100CM2, workSize(part)),
+      minutes: workMinutes(WASH_AT_100CM2, workSize(part), 'wash'),
       setup: WASH_SETUP_MINUTES,
       detail: `warm water and detergent, rinse, dry${never ? `; no ${never}` : ''}`,
       because: 'Grease is sanded into scratches and shields paint from stripper.',
@@ -69,7 +69,7 @@ function addWipe(chain: StepChain, dryFirst: readonly Constraint[]): void {
       stage: 'wash',
       acts: ['solvent-wipe'],
       title: 'Brush off, wipe with spirit',
-      minutes: workMinutes(WASH_AT_100CM2, workSize(part)),
+      minutes: workMinutes(WASH_AT_100CM2, workSize(part), 'wash'),
       setup: WASH_SETUP_MINUTES,
       detail: 'a soft brush with the grain, then a cloth damp with mineral spirit; never wet, never soaked; let it air',
       because: 'Water swells wood and raises its grain; spirit takes wax and grease and is gone.',
@@ -88,7 +88,7 @@ function addOnlyWash(chain: StepChain): void {
   chain.add({
     stage: 'wash',
     title: `Wash the ${what}, nothing else`,
-    minutes: workMinutes(WASH_AT_100CM2, workSize(part)),
+    minutes: workMinutes(WASH_AT_100CM2, workSize(part), 'wash'),
     setup: WASH_SETUP_MINUTES,
     detail: 'lukewarm water, a drop of detergent, a soft brush; pat dry',
     because: sentences('it stays as it is', 'paper, filler, solvent or a bath would be its end'),

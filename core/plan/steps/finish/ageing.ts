@@ -17,7 +17,7 @@ export function addRubThrough(chain: StepChain, tops: readonly PlannedFilm[], pl
       stage: 'age',
       layerIndex: placed.index,
       title: 'Rub through where hands and years would have',
-      minutes: workMinutes(3, size),
+      minutes: workMinutes(3, size, 'flat'),
       setup: 2,
       ...(grained || part.material === 'magnesium' ? { acts: [grained ? 'scuff' : 'wet-sand'] as const } : {}),
       detail: `${grained ? 'a grey pad alone, paper would level the grain' : 'P600 then a grey pad'}: edges, handles, lids; stop, step back, look. Light crackle: a fast lacquer over a young slow coat, on scrap first`,

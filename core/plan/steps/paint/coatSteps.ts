@@ -164,7 +164,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
       booth.minutes +
       (first && layer.turned ? FLIP_MINUTES * part.copies : 0),
     setup: first ? setUp : Math.min(setUp, NEXT_COAT_SETUP_MINUTES),
-    scuffMinutes: 3 + workMinutes(SCUFF_AT_100CM2, size),
+    scuffMinutes: 3 + workMinutes(SCUFF_AT_100CM2, size, 'scuff'),
     detail: [
       ...(first && layer.turned ? ['turn it over'] : []),
       coatDetail(chain, placed, mist ?? false, weight),

@@ -110,10 +110,16 @@ export function addBareMask(chain: StepChain, { places, covers }: KeptFree): voi
   chain.add({
     stage: 'mask',
     subject: 'bare',
+    // It stays through all coats: plugs, paper over low tack, liquid mask; plain tape would stay its day (trade §9).
+    acts: ['cover'],
     title: places.length > 0 ? 'Mask what takes no paint' : 'Cover and plug',
     minutes: (KEEP_FREE_MINUTES * places.length + covers.reduce((sum, { minutes }) => sum + minutes, 0)) * copies,
     setup: 2,
-    detail: [...places, ...covers.map(({ text }) => text)].join('; '),
+    detail: [
+      ...places,
+      ...covers.map(({ text }) => text),
+      ...(places.length > 0 ? ['papered over low-tack tape; its edge anew after a day'] : []),
+    ].join('; '),
     because: `Paint here would bind, insulate or flake: ${places.length + covers.length} ${plural(places.length + covers.length, 'place')}${copies > 1 ? ' on each copy' : ''}.`,
     supplies: [
       ...(taped > 0
