@@ -224,7 +224,7 @@ function simulatedCost(question: OrderQuestion, order: readonly number[], open: 
     if (later.length > 0) {
       const safety = tapeSafety(own.family);
       if (safety === 'never') return Infinity;
-      cost += safety === 'locked' ? 60 + 10 + (own.coatMinutes ?? 0) + 3 * (own.areaCm2 / 100) ** 0.65 : 30;
+      cost += safety === 'locked' ? 60 + 10 + (own.coatMinutes ?? 0) + 3 * (own.areaCm2 / 100) ** 0.45 : 30;
       if (open[now] && !own.brushed)
         for (const other of later)
           [reached[other], below[other]] = [

@@ -32,6 +32,9 @@ const WAITING_COUNTS = 0.02;
 /** Never one the trade no longer suggests, nor one that few own; mildest first, which breaks ties. */
 const SUGGESTED: readonly StripMethod[] = ['gel', 'alcohol', 'alkaline', 'caustic', 'wet-sand', 'brush'];
 
+/** Under this wet sanding to bare is no longer than any other way. */
+const PAPER_MOST_CM2 = 100;
+
 /** Alcohol softens hobby and household water paints; on anything else it is a hope. */
 const ALCOHOL_TAKES: readonly OldPaint[] = ['household', 'own-coat'];
 
@@ -63,7 +66,10 @@ export function stripMethods(question: StripQuestion, without: readonly StripMet
   const kept = keptAdvice(question, methods, without);
   if (kept) return { methods, ...kept };
   const open = methods.filter((row) => row.verdict !== 'never' && SUGGESTED.includes(row.method) && !without.includes(row.method));
-  const usable = open.filter((row) => serves(row.method, question, scope));
+  const serving = open.filter((row) => serves(row.method, question, scope));
+  // Paper rounds edges and detail: only a palm of area, or where no stripper serves (trade §3).
+  const byPaper = scope.size.copyCm2 * scope.size.copies < PAPER_MOST_CM2 || !serving.some(({ method }) => dwells(method));
+  const usable = serving.filter(({ method }) => method !== 'wet-sand' || byPaper);
   const byVerdict = (a: StripVerdict, b: StripVerdict) => VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict];
   const byMildness = (a: StripVerdict, b: StripVerdict) => SUGGESTED.indexOf(a.method) - SUGGESTED.indexOf(b.method);
   const byCost = (a: StripVerdict, b: StripVerdict) => methodCost(a.method, question, scope) - methodCost(b.method, question, scope);

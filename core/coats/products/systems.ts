@@ -39,6 +39,14 @@ export function readySystems(question: SystemQuestion): SystemDraft[] {
   return (['quickest', 'hardest', 'cheapest'] as const).map((kind) => ({ kind, ...TEXT[kind], layers: systemLayers(kind, question) }));
 }
 
+/** Bare wood drinks what goes on it: it is sealed first, and the raised grain cut (trade §6, rule 6). */
+const SEALER: Omit<Layer, 'id'> = {
+  wanted: { family: 'wood-sealer', role: 'primer', name: 'sanding sealer', lab: { l: 72, a: 8, b: 26 } },
+  coats: 2,
+  covers: 'all',
+  flatAfter: 400,
+};
+
 function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, 'id'>[] {
   const hard = isMetal(question.material) || question.material === 'wood' || question.material === 'unknown';
   const family = COLOUR_FAMILY[kind][hard ? 'metal' : 'plastic'];
@@ -67,7 +75,7 @@ function systemLayers(kind: SystemKind, question: SystemQuestion): Omit<Layer, '
           },
         ]
       : [];
-  return [primer, ...colours, ...clear];
+  return [...(question.material === 'wood' ? [SEALER] : []), primer, ...colours, ...clear];
 }
 
 /** What glitters is laid as a metallic. */

@@ -159,14 +159,14 @@ function chooserOf(scene: Scene, rule: SenseRule): Chooser {
   return fittedPart(scene)?.fit ? 'person' : 'tool';
 }
 
-/** One thing on several parts of one step is one finding. */
+/** One thing on several parts of one step is one finding; a person’s own choice is said once, at the first step that suffers by it. */
 function onceEach(found: readonly Finding[]): Finding[] {
   const seen = new Set<string>();
   return found.filter(({ rule, step, because, chosenBy, partId, taskId, layerId }) => {
-    // A person’s own choice is said once, at the first step that suffers by it.
-    const key = chosenBy === 'person' ? `${rule} ${partId} ${taskId ?? layerId ?? step}` : `${rule} ${step} ${because}`;
-    if (seen.has(key)) return false;
-    seen.add(key);
+    const said = `${rule} ${step} ${because}`;
+    const chosen = chosenBy === 'person' ? `${rule} ${partId} ${taskId ?? layerId ?? step}` : said;
+    if (seen.has(said) || seen.has(chosen)) return false;
+    seen.add(said).add(chosen);
     return true;
   });
 }
