@@ -99,7 +99,11 @@ describe('one cup', () => {
     expect(own[0].supplies).toEqual(alone[0].supplies);
   });
   it('serves pieces whose coats follow one another: the second is poured out of it, its set-up spared', () => {
-    const { own } = cupsOf([piece(body('a', 1)), piece(body('b', 2), { id: 'gong' }), piece(body('c', 3), { id: 'horn' })]);
+    const small = (id: string, peg: number) => ({
+      ...body(id, peg),
+      faces: [{ id: 'f', zoneId: 'all', longMm: 30, shortMm: 20, count: 5, seen: true }],
+    });
+    const { own } = cupsOf([piece(small('a', 1)), piece(small('b', 2), { id: 'gong' }), piece(small('c', 3), { id: 'horn' })]);
     const behind = own.filter((step, index) => own[index - 1]?.placed?.end === step.placed?.start);
     expect(behind.length).toBeGreaterThan(0);
     for (const { placed, setup } of behind) expect(placed?.saved).toBe(setup);

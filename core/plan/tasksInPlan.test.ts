@@ -110,6 +110,16 @@ describe('a part that goes on early', () => {
     expect(at(steps(late, 'task')[0])).toBeGreaterThan(coatOf(late, 'clear').at(-1)?.placed?.end ?? 0);
     expect(at(steps(late, 'task')[0])).toBeLessThan(at(steps(late, 'fit')[0]));
   });
+  it('with the same coats is painted with it as one body, and nothing loses its date', () => {
+    const rail = shell({ id: 'rail', name: 'Rail', pegs: [2], fit: { stage: 'before-paint', onPartId: 'body' } });
+    const result = fitted(rail);
+    const [own] = steps(result, 'task');
+    expect(own).toMatchObject({ title: 'Fit Rail on Body', detail: expect.stringContaining('one body') });
+    expect(result.steps.every(({ placed }) => placed !== null)).toBe(true);
+    for (const step of steps(result, 'coat')) expect(at(step)).toBeGreaterThan(own.placed?.end ?? Number.POSITIVE_INFINITY);
+    const clean = steps(result, 'clean')[0];
+    expect(at(clean)).toBeGreaterThanOrEqual(own.placed?.end ?? Number.POSITIVE_INFINITY);
+  });
   it('says what is lost there', () => {
     const host = shell({ faces: [{ id: 'f', zoneId: 'all', longMm: 100, shortMm: 40, count: 5, seen: false }], lit: true });
     const lost = (fit: Part['fit'], own = glazing()) => lostByFitting(piece(host, { parts: [host, own] }), own, fit).join(' ');

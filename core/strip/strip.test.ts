@@ -102,7 +102,10 @@ describe('the advised method', () => {
   it('is the one that asks least of those that are right', () => {
     const flaking = { material: 'steel', finish: 'flaking', leadExcluded: false } as const;
     expect(stripMethods(flaking).advised).toBe('gel');
-    expect(stripMethods(flaking, [], scope(1200, { plain: true })).advised).toBe('wet-sand');
+    // Paper to bare is for a palm of area, or where no stripper serves.
+    expect(stripMethods(flaking, [], scope(1200, { plain: true })).advised).toBe('gel');
+    expect(stripMethods(flaking, [], scope(90, { plain: true })).advised).toBe('wet-sand');
+    expect(stripMethods(flaking, ['gel'], scope(1200, { plain: true })).advised).toBe('wet-sand');
     expect(stripMethods(flaking, [], scope(1200, { fitsTub: true, bathLitres: 6 })).advised).toBe('caustic');
     expect(stripMethods({ ...flaking, leadExcluded: true }, [], scope(1200, { plain: true })).advised).toBe('brush');
   });

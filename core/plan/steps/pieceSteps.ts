@@ -46,9 +46,15 @@ const USUAL_LIMITS: RowLimits = { longest: 60 };
 export function pieceSteps(whole: Piece, context: PlanContext, limits: RowLimits = USUAL_LIMITS): PieceSteps {
   if (whole.finished) return NOTHING;
   const learned = learnedPace(context.history);
-  const usual = () => allSteps(whole, context, learned, { ...limits, longest: Number.POSITIVE_INFINITY }, false).steps;
-  const pace = whole.minutes ? typedPace(whole, usual(), learned) : learned;
+  const usual = (own: WorkPace) => allSteps(whole, context, own, { ...limits, longest: Number.POSITIVE_INFINITY }, false).steps;
+  const pace = whole.minutes ? asTyped(whole, usual, learned) : learned;
   return allSteps(whole, context, pace, limits, true);
+}
+
+/** Twice, since the minutes of short steps are rounded: what is typed comes out as it was typed. */
+function asTyped(whole: Piece, usual: (pace: WorkPace) => readonly Step[], learned: WorkPace): WorkPace {
+  const once = typedPace(whole, usual(learned), learned);
+  return typedPace(whole, usual(once), once);
 }
 
 function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: RowLimits, join: boolean): PieceSteps {

@@ -53,22 +53,44 @@ export function tasksOf(piece: Piece): Task[] {
 
 /** The task among the steps; one whose ties lead in a circle is not planned, and says so. */
 function withTask(sofar: WithTasks, task: Task, planning: Planning): WithTasks {
-  const { parts } = planning;
-  const slots = slotsOf(task, actsOf(task), planning.piece, parts);
+  const slots = slotsOf(task, actsOf(task), planning.piece, planning.parts);
   if (typeof slots === 'string') return { ...sofar, tasks: [...sofar.tasks, stoppedTask(task, slots, planning)] };
-  const step = taskStep(task, slots, sofar.tasks, planning);
+  const tried = placed(sofar, task, slots, planning, ownWorkDone(task, planning));
+  if (tried) return tried;
+  const together = asOneBody(task, slots, planning);
+  const painted = together && placed(sofar, together.task, together.slots, planning, []);
+  return painted ?? { ...sofar, tasks: [...sofar.tasks, stoppedTask(task, circleText(task), planning)] };
+}
+
+/** With the task in these slots; null where that leads in a circle. */
+function placed(sofar: WithTasks, task: Task, slots: readonly Slot[], planning: Planning, own: readonly Constraint[]): WithTasks | null {
+  const step = taskStep(task, slots, sofar.tasks, planning, own);
   const held = sofar.parts.map((steps, index) =>
     heldBack(
       steps,
-      slots.filter(({ own }) => own === parts[index]),
+      slots.filter((slot) => slot.own === planning.parts[index]),
       task,
       planning,
     ),
   );
   const tried: WithTasks = { parts: held, tasks: [...sofar.tasks, step] };
-  if (!leadsInACircle(step.id, tried, planning)) return tried;
-  const wrong = `“${task.name}” would have to come before and after the same step, by what it and others are tied to: take one of its ties out.`;
-  return { ...sofar, tasks: [...sofar.tasks, stoppedTask(task, wrong, planning)] };
+  return leadsInACircle(step.id, tried, planning) ? null : tried;
+}
+
+function circleText({ name }: Task): string {
+  return `“${name}” would have to come before and after the same step, by what it and others are tied to: take one of its ties out, or let the part go on at the end.`;
+}
+
+/** A part that gets the same coats as what it goes on, and goes on before them, is painted with it as one body. */
+function asOneBody(task: Task, slots: readonly Slot[], { parts }: Planning): { task: Task; slots: readonly Slot[] } | null {
+  const own = parts.find(({ part }) => task.id === fitTaskId(part));
+  const host = slots.find(({ holds }) => holds);
+  const next = host?.own.steps[host.at];
+  if (!own || !next) return null;
+  const at = own.steps.findIndex(({ treatment }) => treatment !== null && treatment === next.treatment);
+  if (at < 0) return null;
+  const acts = actsOf(task).filter((act) => act !== 'cover');
+  return { task: { ...task, acts: [...acts], note: 'painted with it as one body' }, slots: [...slots, { own, at, holds: true }] };
 }
 
 function leadsInACircle(id: string, { parts, tasks }: WithTasks, { parts: planned }: Planning): boolean {
@@ -122,7 +144,7 @@ const HOW: Record<TaskKind, string> = {
   'old-glue': 'scraped and wiped off to a clean keyed face',
 };
 
-function taskStep(task: Task, slots: readonly Slot[], earlier: readonly Step[], planning: Planning): Step {
+function taskStep(task: Task, slots: readonly Slot[], earlier: readonly Step[], planning: Planning, own: readonly Constraint[]): Step {
   const { piece, context } = planning;
   const parcel = lastAwaited(
     piece.parcels.filter((own) => own.holds?.taskId === task.id),
@@ -133,7 +155,7 @@ function taskStep(task: Task, slots: readonly Slot[], earlier: readonly Step[], 
       ...(planning.apart ? [after(planning.apart.id, 'pictures and teardown come first')] : []),
       ...slots.flatMap((slot) => behind(slot, actsOf(task))),
       ...tiedToTasks(task, planning),
-      ...ownWorkDone(task, planning),
+      ...own,
       ...partsOfTheWhole(task, earlier, planning),
     ],
     ...(parcel && parcel.at === null ? { stopped: parcel.why } : {}),
