@@ -24,7 +24,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'pieces', path: '/pieces' },
   { name: 'quick-add', path: '/pieces/new', ready: fillQuickAdd },
   { name: 'survey', path: '/pieces/crane/survey' },
-  { name: 'taking-apart', path: '/pieces/crane/survey?view=apart' },
+  { name: 'finish', path: '/pieces/crane/finish', ready: gluedTooSoon },
   { name: 'strip', path: '/pieces/crane/strip' },
   { name: 'surface', path: '/pieces/crane/strip?view=surface&part=tower' },
   { name: 'coats', path: '/pieces/lamp/coats' },
@@ -47,6 +47,20 @@ async function fillQuickAdd(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'cream' }).click();
   await page.getByRole('button', { name: 'green', exact: true }).click();
   await page.getByLabel('What it will take').getByText('Evenings').waitFor();
+}
+
+/** A window glued in before the stripper: what the sceptic says of it. */
+async function gluedTooSoon(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByRole('button', { name: 'something else' }).click();
+  await page.getByLabel('called').fill('Glue the cab window in');
+  await page.getByLabel('it comes before').selectOption({ label: 'Tower is sanded' });
+  await page.getByRole('button', { name: 'Put it in the plan' }).click();
+  const found = page.getByLabel('Read once more', { exact: true }).first();
+  await found.waitFor();
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByText('is in the plan').waitFor({ state: 'detached' });
+  await found.evaluate((card) => card.scrollIntoView({ block: 'center' }));
 }
 
 async function waysFound(page: Page): Promise<void> {

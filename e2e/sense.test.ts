@@ -44,7 +44,7 @@ describe('a window glued in before the stripper', () => {
     const { page, context, errors } = await openPage(browser, server.url);
     const id = await addLoader(page);
     await card(page)
-      .getByText(/Glue the cab window in sits on Body when it is stripped by gel: clear plastic fogs/)
+      .getByText(/What “Glue the cab window in” puts there is on Body when it is stripped by gel: clear plastic fogs/)
       .waitFor();
     const task = async () => (await facts()).pieces[0].tasks[0];
     expect(await task()).toMatchObject({ acts: ['glue-on'], fits: 'glazing' });

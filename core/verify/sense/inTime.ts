@@ -3,6 +3,7 @@ import { durationText } from '#core/units/index';
 import { TOLERANCE } from '../verified.ts';
 import { fittedPart, taskOf } from './keys.ts';
 import { does, laterOn, type Rule, type Scene, zonesOf } from './scene.ts';
+import type { Seated } from './partState.ts';
 import { DOING, PUTS_ON, ruins, TAKES_COLOUR, UNDOES } from './table.ts';
 
 /** Rules of order in a whole job: recorded before undone, ruined by nothing, put together last, sprayed in one go (trade §2). */
@@ -54,7 +55,7 @@ export const ruinsFitted: Rule = (scene) => {
     {
       rule: 'ruins-fitted',
       ...(task ? { taskId: task.id } : {}),
-      because: `${worst.seated.name} sits on ${part.name} when it is ${DOING[worst.act]}: ${worst.how}.`,
+      because: `${subjectOf(worst.seated)} is on ${part.name} when it is ${DOING[worst.act]}: ${worst.how}.`,
       mend: {
         text: task || fitted?.fit ? 'Put it on after all that would ruin it.' : 'Put it on after that, or cover it.',
         ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}),
@@ -64,6 +65,12 @@ export const ruinsFitted: Rule = (scene) => {
     },
   ];
 };
+
+/** What sits there, as it begins a sentence: a part by its name, else by the step that puts it there. */
+function subjectOf({ name, by, what }: Seated): string {
+  if (what === 'decal') return 'The decal';
+  return by?.stage === 'task' && !by.id.includes('.fit-') ? `What “${name}” puts there` : name;
+}
 
 /** Somebody has said when. */
 function isSaid(task: Task | undefined): boolean {

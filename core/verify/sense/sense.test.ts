@@ -69,7 +69,7 @@ describe('a choice of one’s own', () => {
     const found = read(facts());
     expect(found).toHaveLength(1);
     expect(found[0]).toMatchObject({ rule: 'ruins-fitted', taskId: 'glass', partId: 'body', chosenBy: 'person' });
-    expect(found[0].because).toContain('Glue the window in sits on Body');
+    expect(found[0].because).toContain('What “Glue the window in” puts there is on Body when it is');
     const change = found[0].mend?.change;
     expect(change).toEqual({ kind: 'task-anywhere', taskId: 'glass' });
     expect(change && read(facts(mendedPiece(own, change)))).toEqual([]);
