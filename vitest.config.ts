@@ -3,6 +3,21 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
+      // Whole jobs, acted out by the interface: asked for by `npm run lived` alone.
+      ...(process.env.LIVED
+        ? [
+            {
+              test: {
+                name: 'lived',
+                include: ['e2e/lived/**/*.lived.ts'],
+                environment: 'node' as const,
+                testTimeout: 600_000,
+                hookTimeout: 120_000,
+                fileParallelism: false,
+              },
+            },
+          ]
+        : []),
       {
         test: {
           name: 'core',

@@ -21,6 +21,8 @@ const NEXT_ATTEMPT = 100;
 export function addScrapTest(chain: StepChain, context: PlanContext, placed: PlacedLayer): void {
   const { resolved, index } = placed;
   const { product } = resolved;
+  // A board is itself the try.
+  if (chain.of.piece.board || chain.of.part.tile) return;
   if (!product || context.history.usedProducts.has(product.id)) return;
   chain.add({
     stage: 'scrap-test',
