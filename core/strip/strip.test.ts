@@ -109,6 +109,13 @@ describe('the advised method', () => {
     expect(stripMethods(flaking, [], scope(1200, { fitsTub: true, bathLitres: 6 })).advised).toBe('caustic');
     expect(stripMethods({ ...flaking, leadExcluded: true }, [], scope(1200, { plain: true })).advised).toBe('brush');
   });
+  it('takes no plating that nobody gave up', () => {
+    const plated = { material: 'plated-plastic', finish: 'unknown' } as const;
+    for (const method of ['caustic', 'alkaline'] as const) {
+      expect(stripVerdict(plated, method).verdict).toBe('care');
+      expect(stripVerdict({ ...plated, platingKept: true }, method).verdict).toBe('never');
+    }
+  });
   it('is no bath that the part does not fit, nor one where no tub is known', () => {
     const question = { material: 'steel', finish: 'flaking' } as const;
     expect(stripMethods(question, [], scope(1200, { fitsTub: false, bathLitres: 30 })).advised).toBe('gel');

@@ -26,6 +26,8 @@ export type StripQuestion = {
   /** Other materials that go through it too: a second one in the part, or parts that stay joined to it. */
   readonly alsoMaterials?: readonly Material[];
   readonly celluloid?: boolean;
+  /** Plated, and nobody has said that the plating goes. */
+  readonly platingKept?: boolean;
   /** Down to bare is wanted: keeping the old paint is no way. */
   readonly toBare?: boolean;
 };
@@ -43,6 +45,7 @@ export type StripVerdict = {
 
 export const VERDICT_RANK: Record<MethodVerdict, number> = { ok: 0, test: 1, care: 2, never: 3 };
 const SOLVENTS: readonly StripMethod[] = ['gel', 'chlorinated', 'alcohol'];
+const TAKES_PLATING: readonly StripMethod[] = ['caustic', 'alkaline'];
 const LEVELS_GRAIN: readonly StripMethod[] = ['wet-sand', 'brush', 'blast'];
 const SPARKS: readonly StripMethod[] = ['brush', 'blast', 'heat'];
 /** All that magnesium bears: a wash, gel, and scuffing wet by hand (trade §3). */
@@ -126,6 +129,8 @@ function cellFor(question: StripQuestion, method: StripMethod, finish: OldFinish
 function special(question: StripQuestion, method: StripMethod, finish: OldFinish): Cell | null {
   const { material } = question;
   if (question.stays) return { verdict: 'never', why: STAYS_BECAUSE[question.stays] };
+  if (question.platingKept && TAKES_PLATING.includes(method))
+    return { verdict: 'never', why: 'it takes the plating, and nobody has said that it goes' };
   if (question.grained && LEVELS_GRAIN.includes(method)) return { verdict: 'never', why: 'it levels the grain' };
   if (question.grained && method === 'scuff' && finish === 'sound') return { verdict: 'ok', why: 'with a grey pad, lightly' };
   if (method === 'scuff') {
@@ -167,6 +172,7 @@ export function stripQuestionOf(part: Part, piece: Pick<Piece, 'leadExcluded' | 
     ...(staysOf(part) ? { stays: staysOf(part) } : {}),
     ...(part.oldPaint ? { oldPaint: part.oldPaint } : {}),
     ...(part.surface === 'grained' ? { grained: true } : {}),
+    ...(part.material === 'plated-plastic' && part.staysPlated === undefined ? { platingKept: true } : {}),
     ...(part.alsoMaterial ? { alsoMaterials: [part.alsoMaterial] } : {}),
     ...(part.stops?.includes('celluloid') ? { celluloid: true } : {}),
     ...(piece.limit === 'to-bare' ? { toBare: true } : {}),

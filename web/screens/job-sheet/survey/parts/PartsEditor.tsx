@@ -159,13 +159,32 @@ export function PartsEditor({ piece }: SectionProps) {
           value={part.finish}
           onChange={(finish) => change({ finish }, 'Noted.', finish === 'unknown' ? undefined : `finish:${part.id}`)}
         />
+        {part.material === 'plated-plastic' && (
+          <Chips
+            legend="Plating"
+            options={PLATINGS}
+            value={platingOf(part)}
+            onChange={(said) =>
+              change(
+                { staysPlated: said === 'open' ? undefined : said === 'stays' },
+                said === 'stays'
+                  ? 'It is only cleaned.'
+                  : said === 'goes'
+                    ? 'It may be stripped.'
+                    : 'Nothing takes it off until you say so.',
+              )
+            }
+          />
+        )}
         <div className="flex flex-wrap gap-2">
           <Toggle on={part.printed} label="Printing that stays" onChange={(printed) => change({ printed }, 'Noted.')} />
-          <Toggle
-            on={part.staysPlated === true}
-            label="Plating that stays"
-            onChange={(on) => change({ staysPlated: on || undefined }, on ? 'It is only cleaned.' : 'Noted.')}
-          />
+          {part.material !== 'plated-plastic' && (
+            <Toggle
+              on={part.staysPlated === true}
+              label="Plating that stays"
+              onChange={(on) => change({ staysPlated: on || undefined }, on ? 'It is only cleaned.' : 'Noted.')}
+            />
+          )}
           <Toggle on={part.staysClear} label="Glazing that stays clear" onChange={(staysClear) => change({ staysClear }, 'Noted.')} />
           <Toggle
             on={part.lit === true}
@@ -249,4 +268,15 @@ function Toggle({ on, label, onChange }: { on: boolean; label: string; onChange:
       {label}
     </button>
   );
+}
+
+/** What is said of plating: until somebody says that it goes, nothing that takes it is advised. */
+const PLATINGS = [
+  { value: 'stays', label: 'stays, only cleaned' },
+  { value: 'open', label: 'painted over, kept below' },
+  { value: 'goes', label: 'goes' },
+] as const;
+
+function platingOf({ staysPlated }: Part): (typeof PLATINGS)[number]['value'] {
+  return staysPlated === undefined ? 'open' : staysPlated ? 'stays' : 'goes';
 }
