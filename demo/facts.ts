@@ -213,7 +213,7 @@ export function workshopFacts(): Omit<Facts, 'pieces' | 'events'> {
     budgets: [
       ...Object.entries(BUDGETS).map(([pieceId, amount]) => ({ id: `budget-${pieceId}`, pieceIds: [pieceId], amount })),
       { id: 'budget-parlour', name: 'For the parlour', pieceIds: ['lamp', 'balance'], amount: 3800 },
-      { id: 'budget-december', month: '2026-12', amount: 6000 },
+      { id: 'budget-december', month: '2026-12', amount: 9000 },
     ],
     lots: [
       {

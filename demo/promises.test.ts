@@ -90,6 +90,9 @@ describe.each(MOMENTS)('the demo loaded at %s', (moment) => {
     expect(demoPlan.budgets.filter(({ budget }) => budget.pieceIds?.length !== 1)).toHaveLength(2);
     expect(facts.lots.map(({ pieces }) => pieces.length)).toEqual([3]);
   });
+  it('has one budget over, the lamp’s', () => {
+    expect(demoPlan.budgets.filter(({ over }) => over > 0).map(({ budget }) => budget.pieceIds)).toEqual([['lamp']]);
+  });
   it('has one can too low, one late parcel, one batch shared by two pieces and a finished piece', () => {
     expect(demoPlan.purchases.shops.flatMap((shop) => shop.lines.map((line) => line.want))).toContain('buoy-red');
     expect(demoPlan.needs.find((need) => need.mix === 'buoy-red')?.shelfMl).toBeGreaterThan(0);
