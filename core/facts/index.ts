@@ -9,6 +9,7 @@ export * from './money.ts';
 export * from './stock.ts';
 export { canUpgrade, upgraded, upgradedFact } from './upgrade/index.ts';
 export * from './names.ts';
+export * from './words.ts';
 export * from './piece/onThePart.ts';
 export * from './paint/layer.ts';
 export { newPart, newPiece } from './piece/newPiece.ts';

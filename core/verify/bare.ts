@@ -52,7 +52,7 @@ function willBePainted(part: Part): boolean {
 
 /** Sanding to metal, and the last of a stripping; scuffing paint that stays bares nothing. */
 function bares(step: PlacedStep, all: readonly PlacedStep[]): boolean {
-  if (step.stage === 'prep') return step.title.startsWith('Sand');
+  if (step.stage === 'prep') return sands(step);
   // A wiped surface is still bare steel; only metal prep keeps it.
   if (step.stage === 'clean') return !keptBefore(step, all);
   if (step.stage !== 'strip' && step.stage !== 'strip-off') return false;
@@ -63,8 +63,12 @@ function bares(step: PlacedStep, all: readonly PlacedStep[]): boolean {
 /** Old paint that stays, or metal prep that comes next, keeps the steel from here on. */
 function keptBefore(step: PlacedStep, all: readonly PlacedStep[]): boolean {
   const next = all.slice(all.indexOf(step) + 1).find((other) => other.stage === 'metal-prep' || other.coat !== undefined);
-  const bared = all.some((other) => other.stage === 'prep' && other.title.startsWith('Sand') && other.placed.start < step.placed.start);
+  const bared = all.some((other) => other.stage === 'prep' && sands(other) && other.placed.start < step.placed.start);
   return !bared || next?.stage === 'metal-prep';
+}
+
+function sands({ acts }: PlacedStep): boolean {
+  return acts.includes('dry-sand') || acts.includes('wet-sand');
 }
 
 function countsAgainstRust(step: PlacedStep): boolean {
