@@ -30,7 +30,10 @@ describe('job 03', () => {
       scale: '1:87',
     });
     await page.goto(`${piece}/survey?view=parts`);
-    await page.getByRole('combobox', { name: /^Material/ }).first().selectOption('unknown');
+    await page
+      .getByRole('combobox', { name: /^Material/ })
+      .first()
+      .selectOption('unknown');
     await page.getByRole('group', { name: 'Old paint' }).getByRole('button', { name: 'Bare' }).click();
     await page.goto(`${piece}/coats`);
     const joint = page.getByLabel('Joint').getByRole('heading').first();

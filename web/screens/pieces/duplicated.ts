@@ -75,7 +75,8 @@ export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonl
     if ('layerId' in at) return { partId: partId(at.partId), layerId: layers.get(at.layerId) ?? at.layerId };
     return { ...at, partId: partId(at.partId) };
   };
-  const { pictures: _pictures, bags: _bags, fitOrder: _order, spares: _spares, touchUps: _touchUps, ...kept } = piece;
+  // What was known of it was known of parts and steps with other ids.
+  const { pictures: _pictures, bags: _bags, fitOrder: _order, spares: _spares, touchUps: _touchUps, knows: _knows, ...kept } = piece;
   return {
     ...kept,
     id: newId(),
