@@ -1,8 +1,9 @@
-import type { Task } from '#core/facts/index';
+import type { Part, Task } from '#core/facts/index';
 import { durationText } from '#core/units/index';
 import { TOLERANCE } from '../verified.ts';
 import { fittedPart, taskOf } from './keys.ts';
 import { does, laterOn, type Rule, type Scene, zonesOf } from './scene.ts';
+import type { Mend } from './finding.ts';
 import type { Seated } from './partState.ts';
 import { DOING, PUTS_ON, ruins, TAKES_COLOUR, UNDOES } from './table.ts';
 
@@ -48,28 +49,33 @@ export const ruinsFitted: Rule = (scene) => {
   })[0];
   // A clear locks a decal in; anything else over it hides it.
   if (!worst) return [];
-  const by = worst.seated.by;
-  const task = by ? taskOf({ piece: scene.piece, step: by }) : undefined;
+  const { by, taskId } = worst.seated;
+  const task = scene.piece.tasks?.find(({ id }) => id === taskId);
   const fitted = by ? fittedPart({ piece: scene.piece, step: by }) : undefined;
+  const chosen = by === null || isSaid(task) || isSaid(taskOf(scene)) || fitted?.fit !== undefined;
   return [
     {
       rule: 'ruins-fitted',
-      ...(task ? { taskId: task.id } : {}),
+      ...(taskId ? { taskId } : {}),
       because: `${subjectOf(worst.seated)} is on ${part.name} when it is ${DOING[worst.act]}: ${worst.how}.`,
-      mend: {
-        text: task || fitted?.fit ? 'Put it on after all that would ruin it.' : 'Put it on after that, or cover it.',
-        ...(task ? { change: { kind: 'task-anywhere', taskId: task.id } as const } : {}),
-        ...(fitted?.fit ? { change: { kind: 'fit-at-end', partId: fitted.id } as const } : {}),
-      },
-      chosenBy: isSaid(task) || isSaid(taskOf(scene)) || fitted?.fit ? 'person' : 'tool',
+      mend: mendFor(worst.seated, task, fitted),
+      chosenBy: chosen ? 'person' : 'tool',
     },
   ];
 };
 
+/** What is there already comes off again; what is still to come is put later by one press where it is somebody's choice. */
+function mendFor({ by }: Seated, task: Task | undefined, fitted: Part | undefined): Mend {
+  if (by === null) return { text: 'Take it off again first, or cover it so that nothing reaches it.' };
+  const later = 'Put it on after all that would ruin it.';
+  if (task) return { text: later, change: { kind: 'task-anywhere', taskId: task.id } };
+  return fitted?.fit ? { text: later, change: { kind: 'fit-at-end', partId: fitted.id } } : { text: 'Put it on after that, or cover it.' };
+}
+
 /** What sits there, as it begins a sentence: a part by its name, else by the step that puts it there. */
-function subjectOf({ name, by, what }: Seated): string {
+function subjectOf({ name, by, taskId, what }: Seated): string {
   if (what === 'decal') return 'The decal';
-  return by?.stage === 'task' && !by.id.includes('.fit-') ? `What “${name}” puts there` : name;
+  return taskId ? `What “${name}” ${by ? 'puts' : 'has put'} there` : name;
 }
 
 /** Somebody has said when. */

@@ -11,7 +11,10 @@ import { BARES, TAKES_COLOUR } from './table.ts';
 export type Seated = {
   readonly what: Fitting;
   readonly name: string;
+  /** The step that puts it there; null: it has been there since before the plan. */
   readonly by: PlannedStep | null;
+  /** The task of the person's own that put it there. */
+  readonly taskId?: string;
   readonly covered: boolean;
   readonly zoneIds: readonly string[];
 };
@@ -39,7 +42,8 @@ export class PartState {
       part.toldBy !== undefined || [...told.history.done.keys()].some((key) => key.startsWith(`${piece.id}.${part.id}.material-test.`));
     for (const task of piece.tasks ?? []) {
       const isDone = told.history.done.has(`${piece.id}.-.task.${task.id}.1`);
-      if (isDone && task.partIds.includes(part.id)) this.#seat(fittingOf(task), task.name, null, task.acts?.includes('cover') ?? false);
+      if (isDone && task.partIds.includes(part.id))
+        this.#seat(fittingOf(task), task.name, null, task.acts?.includes('cover') ?? false, task.id);
     }
   }
 
@@ -74,15 +78,15 @@ export class PartState {
     const covered = step.acts.includes('cover');
     const scene = { piece: this.#piece, step };
     const task = taskOf(scene);
-    if (task) this.#seat(fittingOf(task), task.name, step, covered);
+    if (task) this.#seat(fittingOf(task), task.name, step, covered, task.id);
     const fitted = fittedPart(scene);
     if (fitted && fitted.id !== this.#part.id) this.#seat(fittingOfPart(fitted), fitted.name, step, covered);
     if (step.stage === 'decal' && step.acts.length > 0) this.#seat('decal', 'the decal', step, false);
   }
 
-  #seat(what: Fitting | undefined, name: string, by: PlannedStep | null, covered: boolean): void {
+  #seat(what: Fitting | undefined, name: string, by: PlannedStep | null, covered: boolean, taskId?: string): void {
     const zoneIds = by ? this.#own(by).flatMap((on) => on.zoneIds) : this.#part.zones.map(({ id }) => id);
-    if (what) this.seated.push({ what, name, by, covered, zoneIds });
+    if (what) this.seated.push({ what, name, by, covered, zoneIds, ...(taskId ? { taskId } : {}) });
   }
 }
 

@@ -3,6 +3,7 @@ import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import { inventedJob, NOW, PLANTED, part, piece, shelf, type Told } from '#core/invented/index';
 import { plan } from '#core/plan/index';
+import { toIso } from '#core/units/index';
 import { mendedPiece, sense, withKnown, withoutKnown } from './index.ts';
 
 /** Absurd plans are named, each by its rule; their mended twins have nothing to be found. */
@@ -73,6 +74,17 @@ describe('a choice of one’s own', () => {
     const change = found[0].mend?.change;
     expect(change).toEqual({ kind: 'task-anywhere', taskId: 'glass' });
     expect(change && read(facts(mendedPiece(own, change)))).toEqual([]);
+  });
+
+  it('that is done already is said once too, and only taken off again', () => {
+    const done: Facts = {
+      ...facts(),
+      events: [{ id: 'e', at: toIso(NOW - 60), kind: 'done', pieceId: own.id, stepKeys: [`${own.id}.-.task.glass.1`], on: [] }],
+    };
+    const found = read(done).filter(({ rule }) => rule === 'ruins-fitted');
+    expect(found).toHaveLength(1);
+    expect(found[0]).toMatchObject({ chosenBy: 'person', taskId: 'glass', mend: { text: expect.stringContaining('Take it off again') } });
+    expect(found[0].because).toContain('What “Glue the window in” has put there');
   });
 
   it('is quiet once it is known, stays marked, and is said again when that is taken back', () => {
