@@ -31,5 +31,5 @@ export {
 export { GRID, inventedInstance } from './instances.ts';
 export { inventedBuying } from './buyings.ts';
 export { withShops } from './shops.ts';
-export { PLANTED, type Planted, type Told } from './planted/index.ts';
+export { HARD, ownStep, ownTask, PAINTED, PLANTED, type Planted, told, type Told } from './planted/index.ts';
 export { inventedJob } from './jobs.ts';

@@ -54,6 +54,12 @@ export const ON_FILMS: readonly Planted[] = [
     mended: told([...CLEARED, decalAt(24 * 30, ['press-on'])], { parts: [lettered('vinyl')] }),
   },
   {
+    name: 'vinyl goes onto a clear that bears a screw and has not cured',
+    rule: 'film-bears',
+    absurd: told([...CLEARED, decalAt(150, ['press-on'])], { parts: [lettered('vinyl')] }),
+    mended: told([...CLEARED, decalAt(24 * 30, ['press-on'])], { parts: [lettered('vinyl')] }),
+  },
+  {
     name: 'a waterslide lies in wet clear',
     rule: 'film-bears',
     absurd: told([...CLEARED, decalAt(3.2)], { parts: [lettered('waterslide')] }),

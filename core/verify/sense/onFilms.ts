@@ -56,7 +56,7 @@ function tooSoon(scene: Scene, name: string, act: Act, missing: number | null, l
     rule: 'film-bears',
     layerId,
     ...(task ? { taskId: task.id } : {}),
-    because: `“${scene.step.title}” is done on ${name} that is too young to be ${DOING[act]} on or over: ${when}.`,
+    because: `“${scene.step.title}” comes when ${name} is too young to be ${DOING[act]}: ${when}.`,
     mend: {
       text: task ? `Put it after ${name} bears it.` : 'Let it wait for that.',
       ...(task ? { change: { kind: 'task-after', taskId: task.id, partId: scene.part.id, layerId } as const } : {}),

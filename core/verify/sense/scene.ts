@@ -3,7 +3,6 @@ import type { Act, Facts, Part, Piece, SenseRule } from '#core/facts/index';
 import type { PlannedStep } from '#core/plan/index';
 import type { Minute } from '#core/units/index';
 import type { LyingFilm } from '../lying.ts';
-import type { Told } from '../lying.ts';
 import type { PartState } from './partState.ts';
 import type { Chooser, Mend, Sensed } from './finding.ts';
 
@@ -12,7 +11,6 @@ export type Scene = {
   readonly sensed: Sensed;
   readonly facts: Facts;
   readonly clocks: DryingClocks;
-  readonly told: Told;
   readonly piece: Piece;
   readonly part: Part;
   readonly step: PlannedStep;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
-import { inventedJob, NOW, PLANTED, part, piece, shelf, type Told } from '#core/invented/index';
+import { HARD, inventedJob, NOW, ownStep, ownTask, PAINTED, PLANTED, part, piece, shelf, told, type Told } from '#core/invented/index';
 import { plan } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { mendedPiece, sense, withKnown, withoutKnown } from './index.ts';
@@ -23,6 +23,19 @@ describe('the sceptic', () => {
   it.each(PLANTED)('finds nothing in the mended twin of “$name”', ({ mended }) => {
     expect(findings(mended).map(({ rule, because }) => `${rule}: ${because}`)).toEqual([]);
   });
+});
+
+describe('a whole that is together', () => {
+  const closing = { id: 'shut', kind: 'own' as const, name: 'Close it', partIds: ['body'], minutes: 5, acts: ['close' as const] };
+  const later = (fits: 'rubber' | 'badge' | 'decal' | 'wire') =>
+    findings(
+      told([...PAINTED, ownStep(HARD, closing, ['close']), ownStep(HARD + 24, ownTask('later', { fits }), ['press-on'])], {
+        more: { tasks: [closing, ownTask('later', { fits })] },
+      }),
+    ).map(({ rule }) => rule);
+
+  it.each(['rubber', 'badge', 'decal'] as const)('takes its %s afterwards', (fits) => expect(later(fits)).toEqual([]));
+  it('takes no wire any more', () => expect(later('wire')).toEqual(['whole-waits']));
 });
 
 const JOBS = Number(process.env.SENSE_JOBS ?? (process.env.PROOF ? 5000 : 300));

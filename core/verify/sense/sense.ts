@@ -59,7 +59,7 @@ export function sense(sensed: Sensed, known: Facts, conditions: Conditions): Fin
     .flatMap((piece) => new Reader({ sensed, facts, clocks, told }, piece, rules).read());
 }
 
-type Around = Pick<Scene, 'sensed' | 'facts' | 'clocks' | 'told'>;
+type Around = Pick<Scene, 'sensed' | 'facts' | 'clocks'> & { readonly told: Told };
 
 class Reader {
   readonly #around: Around;
