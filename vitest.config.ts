@@ -22,6 +22,9 @@ export default defineConfig({
         test: {
           name: 'core',
           pool: 'threads',
+          // The core keeps no state of its own: read once for all its tests, on every core of the machine.
+          isolate: false,
+          maxWorkers: '100%',
           include: [
             'core/**/*.test.ts',
             'demo/**/*.test.ts',

@@ -33,12 +33,12 @@ describe('the list to buy', () => {
     await budgets.getByText(/over, \d+ %/).waitFor();
     await ways.getByText('Best together').waitFor();
     await ways.getByRole('button', { name: 'Take' }).last().click();
-    await page.getByText(/^Taken: /).waitFor();
+    await ways.getByText(/^Taken: /).waitFor();
     await expect.poll(() => budgets.getByText(/over, \d+ %/).count()).toBe(0);
     await page.getByText('proven the cheapest', { exact: true }).waitFor();
     const post = page.getByRole('region', { name: 'Lantern hobby post' });
     expect(await post.getByText(/× Turnstone marram green/).count()).toBe(0);
-    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await ways.getByRole('button', { name: 'Give it back' }).click();
     await budgets.getByText(/over, \d+ %/).waitFor();
     await post.getByText(/× Turnstone marram green/).waitFor();
     expect(errors).toEqual([]);

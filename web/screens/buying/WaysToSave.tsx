@@ -2,7 +2,6 @@ import type { PricedSaving, Savings } from '#core/plan/index';
 import { daysLater } from '#core/plan/index';
 import { counted } from '#core/units/index';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { saveFact, useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
@@ -32,9 +31,24 @@ export function WaysToSave() {
     };
   }, [facts, proven]);
   const over = plan.pieces.some(({ money }) => money.over > 0);
+  const [taken, setTaken] = useState<readonly Taken[]>([]);
+  const last = taken.at(-1);
+  const keep = (own: Taken) => setTaken((before) => [...before, own]);
+  const giveBack = async (own: Taken) => {
+    await own.takeBack();
+    setTaken((before) => before.filter((other) => other !== own));
+  };
   return (
     <section className="sheet" aria-label="Ways to spend less">
       <h2>{over ? 'Ways to get under it' : 'Ways to spend less'}</h2>
+      {last && (
+        <p className="mt-2 flex items-center justify-between gap-3 border-l-4 border-ink bg-quiet px-4 py-2">
+          <span>Taken: {last.label}.</span>
+          <button type="button" className="act !min-h-9 shrink-0" onClick={() => void giveBack(last)}>
+            Give it back
+          </button>
+        </p>
+      )}
       {savings === null ? (
         <p className="second mt-2" role="status">
           Looking for ways …
@@ -44,14 +58,14 @@ export function WaysToSave() {
           {savings.ways.length === 0 && <p className="second mt-2">None that would not spoil a joint or the look.</p>}
           <ul className="mt-1">
             {savings.ways.map((way) => (
-              <Way key={way.id} way={way} />
+              <Way key={way.id} way={way} onTaken={keep} />
             ))}
           </ul>
           {savings.together && (
             <div className="mt-3 border-t-2 border-ink pt-1">
               <p className="font-[650] text-ink">Best together</p>
               <ul>
-                <Way way={savings.together} />
+                <Way way={savings.together} onTaken={keep} />
               </ul>
             </div>
           )}
@@ -61,7 +75,10 @@ export function WaysToSave() {
   );
 }
 
-function Way({ way }: { way: PricedSaving }) {
+/** The way taken last: a toast is gone before a slow list is proven again, and the change of mind comes after that. */
+type Taken = { readonly label: string; readonly takeBack: () => Promise<void> };
+
+function Way({ way, onTaken }: { way: PricedSaving; onTaken: (taken: Taken) => void }) {
   const words = useWords();
   const { facts, pieceById } = usePlan();
   const [busy, setBusy] = useState(false);
@@ -84,7 +101,7 @@ function Way({ way }: { way: PricedSaving }) {
     const takeBack = async () => {
       if (await save(before)) for (const { id, name } of changes.products) await remove('products', id, `${name} is taken out again.`);
     };
-    if (await save(changes)) toast(`Taken: ${way.label}.`, { action: { label: 'Undo', onClick: () => void takeBack() } });
+    if (await save(changes)) onTaken({ label: way.label, takeBack });
     setBusy(false);
   };
   return (
