@@ -41,7 +41,7 @@ export const ON_LABEL = {
   cure: 'cureMin',
 } as const satisfies Record<Stage, keyof Label>;
 
-const EARLY: readonly Stage[] = ['touch', 'coatFrom', 'layerFrom'];
+const EARLY: readonly Stage[] = ['touch', 'coatFrom'];
 
 /** Reference hours of a stage: label first, then the family; null where the family never reaches it. */
 export function referenceHours(drying: FamilyDrying, stage: Stage, label?: Label): { hours: number | null; source: 'label' | 'default' } {
@@ -66,12 +66,21 @@ function reachedBy({ placeId, warmed }: FilmSet, clocks: DryingClocks, mechanism
   return reachedWarmed(clocks, { placeId, mechanism, from, hours }, warmed);
 }
 
+/**
+ * Touch and the next coat wait for one coat, later stages for all of them (trade §6). What takes another paint as soon as its own
+ * next coat takes it the same way, however many coats lie below: a clear on candy.
+ */
+function asACoat(stage: Stage, drying: FamilyDrying): boolean {
+  const onTop = stage === 'layerFrom' || stage === 'clearFrom';
+  return onTop ? drying.layerFrom === drying.coatFrom : EARLY.includes(stage);
+}
+
 /** When a set of coats reaches a stage on the drying clock of its place. */
 export function stageReached(film: FilmSet, stage: Stage, clocks: DryingClocks): Moment {
   const drying = familyDrying(film.family);
   const reference = referenceHours(drying, stage, film.label);
   if (reference.hours === null) return { at: null, source: reference.source, referenceHours: null };
-  const early = EARLY.includes(stage) && stage !== 'layerFrom';
+  const early = asACoat(stage, drying);
   const mechanism = early ? (drying.early ?? drying.mechanism) : drying.mechanism;
   const slowing = early ? filmSlowing(mechanism, film.coatRatio, 'coat') : filmSlowing(mechanism, film.filmRatio, 'later');
   const learned = film.learned ?? 1;
@@ -96,6 +105,11 @@ function labelShuts(film: FilmSet, minutes: number | undefined, clocks: DryingCl
   const drying = familyDrying(film.family);
   const onClock = reachedBy(film, clocks, drying.early ?? drying.mechanism, film.lastCoatEnd, minutes / 60);
   return Math.min(onClock ?? Number.POSITIVE_INFINITY, film.lastCoatEnd + minutes);
+}
+
+/** What a label asks once its time for the next paint is over; one that says nothing more lets nothing on (trade §6). */
+export function afterLabel(label: FilmSet['label']): 'scuff' | 'again' | 'never' {
+  return label?.afterwards ?? (label?.againMin === undefined ? 'never' : 'again');
 }
 
 export type FilmState = 'wet' | 'fresh' | 'shut' | 'dry' | 'cured';

@@ -19,6 +19,7 @@ export type { FamilyDrying, Mechanism } from './familyRow.ts';
 export { SprayHours } from './sprayHours.ts';
 export { isOwnThinner } from './thinners.ts';
 export {
+  afterLabel,
   type FilmSet,
   type FilmState,
   filmState,

@@ -30,7 +30,7 @@ export const FLASH_RUSTING: readonly Material[] = ['steel', 'cast-iron', 'tinpla
 /** Set-up of a treatment: laid out, gloves on, cleared away (trade §12). */
 export const STRIP_SETUP_MINUTES = 10;
 
-/** Every method for a part of this size, with the advised one. */
+/** Every method for a part of this size, with the advised one; what own evidence has ruled out is not among them. */
 export function stripOptions(
   part: Part,
   piece: Pick<Piece, 'leadExcluded' | 'limit'>,
@@ -40,7 +40,8 @@ export function stripOptions(
 ): { readonly options: readonly StripOption[] } & Pick<StripAdvice, 'advised' | 'because'> {
   const { methods, advised, because } = stripMethods(stripQuestionOf(part, piece), without, scope);
   const work: StripWork = { finish: part.finish, oldCoats: part.oldCoats };
-  return { advised, because, options: methods.map((verdict) => option(verdict, part, work, scope, learned(verdict.method))) };
+  const left = methods.filter(({ method }) => !without.includes(method));
+  return { advised, because, options: left.map((verdict) => option(verdict, part, work, scope, learned(verdict.method))) };
 }
 
 function option(

@@ -11,7 +11,7 @@ export { factorFrom, observationsOf, SPREAD, spreadAfter } from './learning.ts';
 export type { SeenStage } from './films.ts';
 export { PartFilms } from './partFilms.ts';
 export { evidenceOf, isTile } from './evidence.ts';
-export { attemptOf, partSentBack, type SentBack, sentBackOf } from './sentBack.ts';
+export { attemptOf, partSentBack, type SentBack, sentBackOf, strippedSince } from './sentBack.ts';
 export { learnedFactor } from './learning.ts';
 export { whenRefused } from './whenDone.ts';
 export { settledFacts } from './settled.ts';

@@ -21,8 +21,38 @@ const BEFORE_SURFACE: readonly WorkStage[] = ['material-test', 'wash', 'referenc
 /** Stages that belong to one layer. */
 const OF_A_LAYER: readonly WorkStage[] = ['scrap-test', 'mask', 'mix', 'promoter', 'coat', 'unmask', 'flat', 'rinse', 'age'];
 
-/** The newest sending back of a part; null where none stands. */
-export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'events'>): SentBack | null {
+/** The newest sending back of a part, by an inspection or begun over a window that had shut; null where none stands. */
+export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'events' | 'done'>): SentBack | null {
+  const inspected = inspectedBack(piece, part, history);
+  const [times, at] = begunAgain(piece, part, history);
+  if (at === null || times <= (inspected?.times ?? 0)) return inspected;
+  return { at, to: 'strip', layerId: part.layers[0]?.id ?? '', reason: 'its window had shut', times };
+}
+
+/** The same part stripped and begun again, because a window shut for good at a moment. */
+export function strippedSince(at: Minute, layerId: string, reason: string, before: SentBack | null): SentBack {
+  return { at, to: 'strip', layerId, reason, times: (before?.times ?? 0) + 1 };
+}
+
+/** The highest attempt the log has work of on a part, and when that was begun. */
+function begunAgain(piece: Piece, part: Part, { done }: Pick<History, 'done'>): [times: number, at: Minute | null] {
+  const prefix = `${piece.id}.${part.id}.`;
+  let [times, first]: [number, Minute | null] = [0, null];
+  for (const [key, { at }] of done) {
+    if (!key.startsWith(prefix)) continue;
+    const attempt = attemptIn(key);
+    if (attempt > times || (attempt === times && first !== null && at < first)) [times, first] = [attempt, at];
+  }
+  return [times, times === 0 ? null : first];
+}
+
+/** How often the work of a key had been sent back before. */
+function attemptIn(key: string): number {
+  const number = Number(/\.(\d+)(?:\.back)?$/.exec(key)?.[1] ?? 1);
+  return Math.floor(number / NEXT_TIME);
+}
+
+function inspectedBack(piece: Piece, part: Part, history: Pick<History, 'events'>): SentBack | null {
   const back = history.events.filter(
     (event): event is EventOf<'inspected'> =>
       event.kind === 'inspected' && event.outcome === 'sent-back' && event.pieceId === piece.id && event.partIds.includes(part.id),

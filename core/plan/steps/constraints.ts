@@ -1,5 +1,5 @@
 import type { StackJoint } from '#core/coats/index';
-import { familyDrying } from '#core/drying/index';
+import { afterLabel, familyDrying } from '#core/drying/index';
 import { type Label, plain } from '#core/facts/index';
 import { HOUR } from '#core/units/index';
 import type { PlanContext, PlannedFilm, Ref } from '../films/index.ts';
@@ -91,11 +91,14 @@ export function nextCoat(film: PlannedFilm, mayScuff: boolean): Constraint {
 
 /** The first coat of a layer on a film below: the legal branches of the joint, on the clock. */
 export function onFilm(film: PlannedFilm, joint: StackJoint): Constraint {
-  const onlyFresh = joint.branches.every((branch) => branch.state === 'fresh') && familyDrying(film.family).coatUntil !== null;
+  const { label } = film;
+  const until = joint.above.role === 'clear' ? (label?.clearUntilMin ?? label?.layerUntilMin) : label?.layerUntilMin;
+  const shutsForGood = until === undefined ? familyDrying(film.family).coatUntil !== null : afterLabel(label) === 'never';
+  const onlyFresh = joint.branches.every((branch) => branch.state === 'fresh') || until !== undefined;
   return {
     rule: { is: 'on-film', film, joint },
     reason: `the ${film.name} below (${plain(film.family)}) must let it on`,
-    together: onlyFresh ? stepsOf([film.last]) : [],
+    together: onlyFresh && shutsForGood ? stepsOf([film.last]) : [],
   };
 }
 

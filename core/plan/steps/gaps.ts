@@ -1,4 +1,4 @@
-import { type DryingClocks, familyDrying, type FilmTimes, mayBeWarmed } from '#core/drying/index';
+import { afterLabel, type DryingClocks, familyDrying, type FilmTimes, mayBeWarmed } from '#core/drying/index';
 import type { Allowed, Gap } from '#core/schedule/index';
 import { DAY, type Minute } from '#core/units/index';
 import { clockHours, type EndOf, type PlannedFilm, resolveRef, tapeOffWindow, timesOf } from '../films/index.ts';
@@ -111,14 +111,15 @@ function onFilmStretches({ film, joint }: Extract<Rule, { is: 'on-film' }>, cloc
   const times = timesOf(film, clocks, endOf);
   const clear = joint.above.role === 'clear';
   const labelUntil = clear ? times.clearShuts : times.layerShuts;
-  const afterwards = labelUntil === null ? undefined : film.label?.afterwards;
+  const afterwards = labelUntil === null ? undefined : afterLabel(film.label);
   return joint.branches
     .flatMap((branch) => {
       if (branch.state === 'fresh') {
         const from = freshFrom(film, times, branch.minHours, clear, clocks, endOf);
         return span(from, earlier(labelUntil, times.shuts ?? times.dry), branch.scuff);
       }
-      if (afterwards === 'never') return [];
+      // What a board of one's own has shown holds whatever a label leaves open.
+      if (afterwards === 'never' && branch.answer.source !== 'own') return [];
       const scuff = branch.scuff || afterwards === 'scuff';
       // Another colour, tape or clear may ask for longer than the same paint again (acrylic enamel: 48 h against 24).
       const dry = times.dry === null ? null : Math.max(times.dry, times.layer ?? 0);

@@ -2,13 +2,25 @@ import { resolveLayer } from '#core/coats/index';
 import { type Part, type Piece, staysOf } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
 import { isPlanned } from '#core/safety/index';
-import { isTile, PartFilms, partSentBack, type PlanContext, type PlannedFilm, type Ref, sentBackOf, stepsOf } from '../films/index.ts';
+import {
+  isTile,
+  PartFilms,
+  partSentBack,
+  type PlanContext,
+  type PlannedFilm,
+  type Ref,
+  sentBackOf,
+  type SentBack,
+  stepsOf,
+  strippedSince,
+} from '../films/index.ts';
 import { type JointOfPart, stripChoice, type StripChoice, undecidedZones, withOutcomes } from '../verdicts/index.ts';
 import { addBareCare } from './finish/bareCare.ts';
 import { type Constraint, renamed } from './constraint.ts';
 import { StepChain } from './chain.ts';
 import type { Dressing } from './paint/dressings.ts';
 import { addLayers, type Coated } from './paint/coats.ts';
+import type { Overshot } from './paint/overshot.ts';
 import { after, onceReached } from './constraints.ts';
 import { pieceKey } from './keys.ts';
 import { assembled, assemblySteps, goingOnBefore, wholeTasks } from './finish/assembly.ts';
@@ -131,11 +143,27 @@ type MadePart = {
   readonly onOldPaint: boolean;
 };
 
-const NO_COATS: Coated = { joints: [], masking: null, dressings: [], films: [], tops: [] };
+const NO_COATS: Coated = { joints: [], masking: null, dressings: [], films: [], tops: [], overshot: null };
 
-/** Everything that is done to one part. */
-function partSteps(piece: Piece, asEntered: Part, context: PlanContext, pace: WorkPace): MadePart {
-  const sentBack = sentBackOf(piece, asEntered, context.history);
+/** Everything that is done to one part; over a window that has shut for good it is stripped and begun again, so that no date is lost. */
+function partSteps(piece: Piece, part: Part, context: PlanContext, pace: WorkPace): MadePart {
+  const sentBack = sentBackOf(piece, part, context.history);
+  const made = partStepsAfter(sentBack, piece, part, context, pace);
+  const { overshot } = made.coated;
+  if (!overshot || made.chain.stopped) return made;
+  const again = partStepsAfter(strippedSince(overshot.since, overshot.layerId, overshot.because, sentBack), piece, part, context, pace);
+  return { ...again, coated: { ...again.coated, joints: again.coated.joints.map((entry) => withOvershot(entry, overshot)) } };
+}
+
+/** The joint whose window has shut is no longer one that sits, whatever is planned instead. */
+function withOvershot(entry: JointOfPart, { layerId, because, since, way }: Overshot): JointOfPart {
+  if (entry.layerId !== layerId) return entry;
+  const finding = { verdict: 'stop', rule: '1b label', because } as const;
+  const answer = { ...entry.joint.answer, ...finding, findings: [...entry.joint.answer.findings, finding] };
+  return { ...entry, joint: { ...entry.joint, verdict: 'stop', answer, branches: [] }, overshot: { since, way } };
+}
+
+function partStepsAfter(sentBack: SentBack | null, piece: Piece, asEntered: Part, context: PlanContext, pace: WorkPace): MadePart {
   const part = partSentBack(asEntered, sentBack);
   const chain = new StepChain(context, { piece, part, sentBack }, pace);
   const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);

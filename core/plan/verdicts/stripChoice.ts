@@ -31,6 +31,8 @@ export type StripChoice = {
   readonly refused?: string;
   /** The method that made no progress or did harm, where another follows it. */
   readonly instead?: StripMethod;
+  /** Methods that have failed here: they are in no list and in no comparison any more. */
+  readonly failed: readonly StripMethod[];
 };
 
 export type StripPast = Pick<History, 'applications' | 'patches'>;
@@ -49,31 +51,45 @@ export function stripChoice(
   tub?: Workshop['tub'],
 ): StripChoice {
   if (part.finish === 'bare')
-    return { method: null, verdict: null, chosen: false, because: 'The surface is bare: there is nothing to strip.' };
+    return { method: null, verdict: null, chosen: false, because: 'The surface is bare: there is nothing to strip.', failed: [] };
   const question = stripQuestionOf(part, piece);
   const ruledOut = methodsRuledOut(part, piece, past);
   const out = [...ruledOut.keys()];
   if (part.stripMethod !== undefined && !ruledOut.has(part.stripMethod)) {
     const verdict = stripVerdict(question, part.stripMethod);
     const refused = mayUse(part, verdict) ? {} : { refused: verdict.because };
-    return { method: part.stripMethod, verdict, chosen: true, because: verdict.because, ...refused };
+    return { method: part.stripMethod, verdict, chosen: true, because: verdict.because, ...refused, failed: out };
   }
   const proven = provenByPatch(piece, part, past, out);
   if (proven) {
     const verdict = stripVerdict(question, proven);
-    return { method: proven, verdict, chosen: false, because: `The test patch settled it: ${plain(proven)} took the paint off.` };
+    return {
+      method: proven,
+      verdict,
+      chosen: false,
+      because: `The test patch settled it: ${plain(proven)} took the paint off.`,
+      failed: out,
+    };
   }
   const advice = adviceFor(part, piece, firstLayer, out, tub);
-  const failed = out.at(-1);
-  const because = failed ? `${ruledOut.get(failed) ?? ''} ${advice.because}` : advice.because;
+  const last = out.at(-1);
+  const because = last ? `${ruledOut.get(last) ?? ''} ${advice.because}` : advice.because;
+  const method = advice.advised ?? (last ? keptInstead(part, advice.methods, out) : null);
   return {
-    method: advice.advised,
-    verdict: advice.methods.find((row) => row.method === advice.advised) ?? null,
+    method,
+    verdict: advice.methods.find((row) => row.method === method) ?? null,
     chosen: false,
     because,
-    ...(advice.advised ? {} : { refused: because }),
-    ...(failed ? { instead: failed } : {}),
+    ...(method ? {} : { refused: because }),
+    ...(last ? { instead: last } : {}),
+    failed: out,
   };
+}
+
+/** Where all that is safe has failed, what holds is feathered, scuffed and kept: a failure never loses the dates (trade §3). */
+function keptInstead(part: Part, methods: readonly StripVerdict[], out: readonly StripMethod[]): StripMethod | null {
+  const scuff = methods.find(({ method }) => method === 'scuff');
+  return scuff && !out.includes('scuff') && mayUse(part, scuff) ? 'scuff' : null;
 }
 
 const PLAIN_LOOKS: readonly LooksLike[] = ['sheet-case', 'large-panel', 'tank', 'bracket-set', 'something-else'];

@@ -41,7 +41,7 @@ export function preparationOf(piece: Piece, asEntered: Part, known: Facts): Prep
   const choice = stripChoice(part, piece, first, context.history, workshop.tub);
   const keeps = keepsPaint(part, choice);
   const treated = !keeps && getsMetalPrep(part, first);
-  const { options, advised } = stripOptions(part, piece, stripScope(part, piece, workshop.tub), [], (method) =>
+  const { options, advised } = stripOptions(part, piece, stripScope(part, piece, workshop.tub), choice.failed, (method) =>
     dwellFactor(method, part, context),
   );
   const surface = surfaceOfPart(part, piece, keeps, context);

@@ -37,6 +37,10 @@ export type LayerToLay = {
   readonly mistFirst: boolean;
   /** What the first coat waits for below it. */
   readonly below: readonly Constraint[];
+  /** Paints used here for the first time, tried now: its own, and those that follow it in short windows. */
+  readonly tries: readonly PlacedLayer[];
+  /** Why it goes on once more than the stack has it; absent: it does not. */
+  readonly again?: string;
 };
 
 export function addCoats(chain: StepChain, context: PlanContext, films: PartFilms, layer: LayerToLay): void {
@@ -44,7 +48,7 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
   const { resolved } = placed;
   if (doneCoats === 0 && !layer.turned) {
     addCupTest(chain, context, placed);
-    addScrapTest(chain, context, placed);
+    for (const own of layer.tries) addScrapTest(chain, context, own);
   }
   const mixes = mixesOf(chain, placed, doneCoats);
   let mixed: Ref | null = null;
@@ -76,7 +80,7 @@ function inOneGo({ resolved }: PlacedLayer, last: Ref): Constraint[] {
 }
 
 /** Transparent, texture and dye films are never scuffed within their set; a metallic only past its window, for a fresh base coat (trade §6). */
-function mayScuffWithin({ resolved }: PlacedLayer): boolean {
+export function mayScuffWithin({ resolved }: PlacedLayer): boolean {
   return flatRefused(resolved) === null || resolved.role === 'metallic';
 }
 
@@ -155,7 +159,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
     number,
     zones,
     ml: amount.mlPerCoat,
-    title: `Coat ${number} of ${resolved.layer.coats}, ${resolved.name}`,
+    title: layer.again ? `A fresh coat, ${resolved.name}` : `Coat ${number} of ${resolved.layer.coats}, ${resolved.name}`,
     coat,
     minutes:
       coatMinutes(facesOf(chain, placed), resolved.hand, part.copies, amount.mlPerCoat) +
@@ -171,7 +175,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
       ...boothText(booth),
     ].join('; '),
     hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),
-    because: amountText(placed, amount.holds),
+    because: layer.again ?? amountText(placed, amount.holds),
     source: resolved.filmSource,
     treatment: `coat ${resolved.mix} ${resolved.hand} ${number} ${weight}`,
     tight: !first,

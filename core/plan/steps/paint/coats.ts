@@ -5,10 +5,11 @@ import type { OrderAnswer } from '#core/masking/index';
 import { isSolventBorne } from '#core/safety/index';
 import { isTile, PartFilms, type PlacedLayer, type PlanContext, type PlannedFilm, layersInOrder } from '../../films/index.ts';
 import { aged, inService, type JointOfPart, keptUnder, thisMinute } from '../../verdicts/index.ts';
-import { addCoats } from './coatSteps.ts';
+import { addCoats, mayScuffWithin } from './coatSteps.ts';
+import { follows, isShort, type Overshot, overshotOn } from './overshot.ts';
 import type { StepChain } from '../chain.ts';
 import type { Constraint } from '../constraint.ts';
-import { onceReached, onFilm } from '../constraints.ts';
+import { nextCoat, onceReached, onFilm } from '../constraints.ts';
 import { addFlatting, addTapeOff, addUnmaskBare } from './afterCoats.ts';
 import { addRubThrough } from '../finish/ageing.ts';
 import { addBareMask, addMask, keepersOf, keepsAny, keptFree } from './masks.ts';
@@ -27,6 +28,8 @@ export type Coated = {
   readonly films: readonly (readonly PlannedFilm[])[];
   /** Top film of each painted zone when all is done. */
   readonly tops: readonly PlannedFilm[];
+  /** A window that shut for good: the part is stripped and begun again. */
+  readonly overshot: Overshot | null;
 };
 
 export type CoatsOn = {
@@ -50,6 +53,7 @@ class Coating {
   readonly #layers: readonly PositionedLayer[];
   readonly #masking: OrderAnswer | null;
   readonly #dressings: Dressings;
+  #overshot: Overshot | null = null;
 
   constructor(chain: StepChain, context: PlanContext, on: CoatsOn) {
     this.#chain = chain;
@@ -84,6 +88,7 @@ class Coating {
       dressings: this.#dressings.all,
       films: this.#films.byZone,
       tops: this.#films.tops,
+      overshot: this.#overshot,
     };
   }
 
@@ -130,6 +135,8 @@ class Coating {
     if (dressed?.stop) this.#chain.stop(dressed.stop);
     this.#stopForPeople(resolved.family);
     const keepers = keepersOf(this.#chain.of.part, placed, this.#layers);
+    const late = doneCoats < resolved.layer.coats ? this.#overshotOf(placed, doneCoats) : null;
+    if (late?.way === 'strip') this.#overshot ??= late;
     if (doneCoats < resolved.layer.coats) {
       const masked = addMask(
         this.#chain,
@@ -138,6 +145,7 @@ class Coating {
         keepers,
         this.#masking?.because ?? 'What is done already takes no overspray.',
       );
+      if (late?.way === 'fresh-base') this.#layAgain(late.belowLayerId);
       addCoats(this.#chain, this.#context, this.#films, {
         placed,
         doneCoats,
@@ -145,10 +153,52 @@ class Coating {
         turned: isSecondOfTwo(placed),
         onBare: this.#needsPromoter(placed, doneCoats),
         mistFirst: this.#worst(placed)?.verdict === 'care' || dressed?.care === true,
+        tries: this.#toTry(placed),
         below: [...this.#belowFirst(placed), ...lyingOn(placed, this.#chain.of.part, this.#films), ...(dressed?.constraints ?? [])],
       });
     }
     this.#finishLayer(placed, keepers, doneCoats);
+  }
+
+  /** What this layer came too late for: on a film below, or on its own last coat. */
+  #overshotOf(placed: PositionedLayer, doneCoats: number): Overshot | null {
+    const late =
+      doneCoats > 0
+        ? [overshotOn(this.#films.top(placed), placed, nextCoat(this.#films.top(placed), mayScuffWithin(placed)), this.#context)]
+        : this.#films
+            .under(placed)
+            .map(({ film }) => film && overshotOn(film, placed, onFilm(film, this.#jointOn(film, placed)), this.#context));
+    return late.find((own) => own?.way === 'strip') ?? late.find((own) => own !== null) ?? null;
+  }
+
+  /** One more coat of a metallic that is past its window: scuffed, then fresh, so that what is seen through lies on it in time. */
+  #layAgain(layerId: string): void {
+    const base = this.#layers.find(({ resolved }) => resolved.layer.id === layerId);
+    if (!base) return;
+    const { coats } = this.#films.top(base);
+    const { resolved } = base;
+    const layer = { ...resolved.layer, coats: coats + 1 };
+    addCoats(this.#chain, this.#context, this.#films, {
+      placed: { ...base, resolved: { ...resolved, layer, weights: Array.from({ length: coats + 1 }, () => 'normal' as const) } },
+      doneCoats: coats,
+      masked: null,
+      turned: false,
+      onBare: false,
+      mistFirst: false,
+      below: [],
+      tries: [],
+      again: 'It is past its window: scuffed, it takes a fresh coat, and what is seen through it follows in time.',
+    });
+  }
+
+  /** Paints to try on scrap before this layer: never while a short window runs, so those of the layers that follow in one come along (trade §12). */
+  #toTry(placed: PositionedLayer): PositionedLayer[] {
+    const under = this.#films.under(placed).flatMap(({ film }) => (film ? [film] : []));
+    const laid = under.every((film) => 'at' in film.last);
+    if (under.some((film) => follows(film, placed) && (!laid || isShort(film, placed)))) return [];
+    const above = this.#layers.slice(this.#layers.indexOf(placed) + 1);
+    const last = above.findIndex((next, index) => !follows(index === 0 ? placed.resolved : above[index - 1].resolved, next));
+    return [placed, ...(last < 0 ? above : above.slice(0, last))];
   }
 
   /**
