@@ -1,5 +1,6 @@
 import { type OldFinish, type OldPaint, STRIP_METHODS, type StripMethod } from '#core/facts/index';
 import { durationText, sentences, type WorkSize } from '#core/units/index';
+import { fitsStays, type Stays } from './inStays.ts';
 import { applicationsOf, dwellOn, dwells, methodMinutes, methodMoney, PRACTICE } from './practice.ts';
 import { type StripQuestion, type StripVerdict, stripVerdict, VERDICT_RANK } from './verdict.ts';
 
@@ -20,6 +21,8 @@ export type StripScope = {
   /** Plain faces without relief: paper and brush reach everything. */
   readonly plain?: boolean;
   readonly oldCoats?: number;
+  /** The hours there are: no method is advised that cannot go on and come off in them. */
+  readonly stays?: Stays;
 };
 
 /** A casting the size of a hand, no tub, with relief: what is meant where nothing is said. */
@@ -46,10 +49,16 @@ export function methodCost(method: StripMethod, question: StripQuestion, scope: 
   return methodMinutes(method, scope.size, applications) + WAITING_COUNTS * wait + (money / HOUR_IS_WORTH) * 60;
 }
 
+/** Whether the hours there are let it go on and come off. */
+function inTime(method: StripMethod, { material }: StripQuestion, { size, stays }: StripScope): boolean {
+  return stays === undefined || fitsStays(method, material, size, stays);
+}
+
 /** Whether a method can be advised at all: it takes this paint, reaches it, and the part fits where it must lie. */
 function serves(method: StripMethod, question: StripQuestion, scope: StripScope): boolean {
   const { bath, reaches } = PRACTICE[method];
   if (bath && scope.fitsTub !== true) return false;
+  if (!inTime(method, question, scope)) return false;
   if (!reaches && scope.plain !== true) return false;
   return method !== 'alcohol' || (question.oldPaint !== undefined && ALCOHOL_TAKES.includes(question.oldPaint));
 }
@@ -72,10 +81,12 @@ export function stripMethods(question: StripQuestion, without: readonly StripMet
   const usable = serving.filter(({ method }) => method !== 'wet-sand' || byPaper);
   const byVerdict = (a: StripVerdict, b: StripVerdict) => VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict];
   const byMildness = (a: StripVerdict, b: StripVerdict) => SUGGESTED.indexOf(a.method) - SUGGESTED.indexOf(b.method);
+  const byHours = (a: StripVerdict, b: StripVerdict) =>
+    Number(inTime(b.method, question, scope)) - Number(inTime(a.method, question, scope));
   const byCost = (a: StripVerdict, b: StripVerdict) => methodCost(a.method, question, scope) - methodCost(b.method, question, scope);
   const best =
     [...usable].sort((a, b) => byVerdict(a, b) || byCost(a, b) || byMildness(a, b))[0] ??
-    [...open].sort((a, b) => byVerdict(a, b) || byMildness(a, b))[0];
+    [...open].sort((a, b) => byHours(a, b) || byVerdict(a, b) || byMildness(a, b))[0];
   if (!best) return { methods, advised: null, because: NO_METHOD[question.material === 'unknown' ? 'unknown' : 'known'] };
   const rivals = usable.filter((row) => row.verdict === best.verdict && row !== best);
   const leftOut = open.filter((row) => row.verdict === best.verdict && !usable.includes(row));

@@ -1,5 +1,6 @@
 export { methodCost, type StripAdvice, stripMethods, type StripScope } from './advice.ts';
 export { assemblyVerdict, type Bath, bathOf } from './bath.ts';
+export { dwellBounds, EVENING_DWELL, fitsStays, patchesOf, roomForDwell, type Stays } from './inStays.ts';
 export { type MethodVerdict, STRIP_MATRIX } from './matrix.ts';
 export { FLASH_RUSTING, followUpsOf, STRIP_SETUP_MINUTES, type StripOption, stripOptions } from './option.ts';
 export {

@@ -120,8 +120,10 @@ export class PartFilms {
       history.warmed(piece.id, lead.id),
     );
     const flattedAt = (film: PlannedFilm) => this.#flatted(lead.layers.findIndex((layer) => layer.id === film.layerId));
+    // What is sent back to its surface is scuffed there, before anything is laid on it again.
+    const scuffed = (film: PlannedFilm) => sentBack?.to === 'surface' && film.layerId.endsWith('-before');
     const known = films.map((film) =>
-      lead.layers.some((layer) => layer.id === film.layerId) && flattedAt(film) ? { ...film, flatted: true } : film,
+      scuffed(film) || (lead.layers.some((layer) => layer.id === film.layerId) && flattedAt(film)) ? { ...film, flatted: true } : film,
     );
     const said = history.dryness(lead.id, zoneId)[0];
     const top = known.at(-1);

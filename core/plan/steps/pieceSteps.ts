@@ -148,11 +148,19 @@ const NO_COATS: Coated = { joints: [], masking: null, dressings: [], films: [], 
 /** Everything that is done to one part; over a window that has shut for good it is stripped and begun again, so that no date is lost. */
 function partSteps(piece: Piece, part: Part, context: PlanContext, pace: WorkPace): MadePart {
   const sentBack = sentBackOf(piece, part, context.history);
-  const made = partStepsAfter(sentBack, piece, part, context, pace);
+  const made = partStepsBack(sentBack, piece, part, context, pace);
   const { overshot } = made.coated;
   if (!overshot || made.chain.stopped) return made;
   const again = partStepsAfter(strippedSince(overshot.since, overshot.layerId, overshot.because, sentBack), piece, part, context, pace);
   return { ...again, coated: { ...again.coated, joints: again.coated.joints.map((entry) => withOvershot(entry, overshot)) } };
+}
+
+/** Sent back to its surface where nothing sits on what is there, it is stripped. */
+function partStepsBack(sentBack: SentBack | null, piece: Piece, part: Part, context: PlanContext, pace: WorkPace): MadePart {
+  const made = partStepsAfter(sentBack, piece, part, context, pace);
+  if (!made.chain.stopped || !sentBack || sentBack.to === 'strip') return made;
+  const stripped = partStepsAfter({ ...sentBack, to: 'strip' }, piece, part, context, pace);
+  return stripped.chain.stopped ? made : stripped;
 }
 
 /** The joint whose window has shut is no longer one that sits, whatever is planned instead. */
@@ -167,7 +175,7 @@ function partStepsAfter(sentBack: SentBack | null, piece: Piece, asEntered: Part
   const part = partSentBack(asEntered, sentBack);
   const chain = new StepChain(context, { piece, part, sentBack }, pace);
   const first = part.layers[0] && resolveLayer(part.layers[0], context.facts);
-  const strip = stripChoice(part, piece, first, context.history, context.workshop.tub);
+  const strip = stripChoice(part, piece, first, context.history, context.workshop);
   const made = (coated: Coated, surfaced: Surfaced | null = null): MadePart => ({
     part: asEntered,
     chain,

@@ -48,7 +48,7 @@ export function stripChoice(
   piece: Piece,
   firstLayer?: ResolvedLayer,
   past: StripPast = NO_PAST,
-  tub?: Workshop['tub'],
+  workshop?: Workshop,
 ): StripChoice {
   if (part.finish === 'bare')
     return { method: null, verdict: null, chosen: false, because: 'The surface is bare: there is nothing to strip.', failed: [] };
@@ -71,7 +71,7 @@ export function stripChoice(
       failed: out,
     };
   }
-  const advice = adviceFor(part, piece, firstLayer, out, tub);
+  const advice = adviceFor(part, piece, firstLayer, out, workshop);
   const last = out.at(-1);
   const because = last ? `${ruledOut.get(last) ?? ''} ${advice.because}` : advice.because;
   const method = advice.advised ?? (last ? keptInstead(part, advice.methods, out) : null);
@@ -95,7 +95,8 @@ function keptInstead(part: Part, methods: readonly StripVerdict[], out: readonly
 const PLAIN_LOOKS: readonly LooksLike[] = ['sheet-case', 'large-panel', 'tank', 'bracket-set', 'something-else'];
 
 /** What the choice of a method knows of a part beside its material: size, tub, and whether paper and brush reach all of it. */
-export function stripScope(part: Part, piece: Pick<Piece, 'scale' | 'looksLike'>, tub: Workshop['tub']): StripScope {
+export function stripScope(part: Part, piece: Pick<Piece, 'scale' | 'looksLike'>, workshop?: Workshop): StripScope {
+  const { tub } = workshop ?? {};
   const relief = part.features?.some(({ kind }) => kind === 'raised-detail' || kind === 'vents' || kind === 'inside-corners');
   const size = workSize(part);
   return {
@@ -104,6 +105,7 @@ export function stripScope(part: Part, piece: Pick<Piece, 'scale' | 'looksLike'>
     plain: piece.scale === undefined && PLAIN_LOOKS.includes(piece.looksLike) && size.factor === 1 && !relief,
     ...(tub ? { fitsTub: fitsTub(part, tub) } : {}),
     ...(part.oldCoats === undefined ? {} : { oldCoats: part.oldCoats }),
+    ...(workshop ? { stays: workshop } : {}),
   };
 }
 
@@ -113,9 +115,9 @@ function adviceFor(
   piece: Piece,
   firstLayer: ResolvedLayer | undefined,
   out: readonly StripMethod[],
-  tub: Workshop['tub'],
+  workshop: Workshop | undefined,
 ): StripAdvice {
-  const scope = stripScope(part, piece, tub);
+  const scope = stripScope(part, piece, workshop);
   const question = stripQuestionOf(part, piece);
   const advice = stripMethods(question, out, scope);
   const lifts = firstLayer !== undefined && stackJoint(part.material, keptUnder(part), firstLayer, true).verdict === 'stop';

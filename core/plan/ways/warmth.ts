@@ -52,7 +52,7 @@ const USUAL_ROOM_C = 22;
 export function warmthOf({ piece, part: asEntered, layer, facts: known, conditions, now }: WarmthQuestion): Warmth {
   const [part, facts] = [dividedPart(asEntered), dividedFacts(known)];
   const first = part.layers[0] && resolveLayer(part.layers[0], facts);
-  const choice = stripChoice(part, piece, first, historyOf(facts), facts.workshop[0]?.tub);
+  const choice = stripChoice(part, piece, first, historyOf(facts), facts.workshop[0]);
   const of: Warming = { piece, part, layer, facts, onOldPaint: keepsPaint(part, choice) };
   const borne = warmthBorne(of);
   const suggested: Readonly<Record<WarmBy, Omit<WarmOffer, 'refused' | 'by'>>> = {

@@ -38,10 +38,10 @@ export function preparationOf(piece: Piece, asEntered: Part, known: Facts): Prep
   if (!workshop) throw new RangeError('The workshop is not set up yet.');
   const context: Pick<PlanContext, 'facts' | 'workshop' | 'history'> = { facts, workshop, history: historyOf(facts) };
   const first = part.layers[0] && resolveLayer(part.layers[0], facts);
-  const choice = stripChoice(part, piece, first, context.history, workshop.tub);
+  const choice = stripChoice(part, piece, first, context.history, workshop);
   const keeps = keepsPaint(part, choice);
   const treated = !keeps && getsMetalPrep(part, first);
-  const { options, advised } = stripOptions(part, piece, stripScope(part, piece, workshop.tub), choice.failed, (method) =>
+  const { options, advised } = stripOptions(part, piece, stripScope(part, piece, workshop), choice.failed, (method) =>
     dwellFactor(method, part, context),
   );
   const surface = surfaceOfPart(part, piece, keeps, context);

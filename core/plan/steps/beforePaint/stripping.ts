@@ -2,13 +2,18 @@ import { plain, type StripMethod } from '#core/facts/index';
 import { type HazardousWork, hazardsOf } from '../hazards.ts';
 import {
   applicationsOf,
+  dwellBounds,
   dwellOn,
   dwells,
   looksAt,
   methodMinutes,
+  EVENING_DWELL,
   offMinutes,
   onMinutes,
+  patchesOf,
   PRACTICE,
+  roomForDwell,
+  type Stays,
   STRIP_SETUP_MINUTES,
   stripperMl,
 } from '#core/strip/index';
@@ -28,10 +33,6 @@ const TEST_PATCH_MINUTES = 5;
 /** Laying out again what already stands ready. */
 const AGAIN_SETUP_MINUTES = 3;
 const PATCH_WAITS_AT_MOST = 7 * 1440;
-/** A long soak may be looked at after this: else no evening could begin and end it. */
-const EVENING_DWELL = 120;
-/** Nothing that works in minutes lies on over night: scraped within one stay, or left on under film on purpose. */
-const SAME_STAY = 240;
 
 /** Adds what takes the old paint off; returns when the last of it was off, null where nothing is removed. */
 export function addStripping(chain: StepChain, context: PlanContext, choice: StripChoice): Ref | null {
@@ -159,25 +160,13 @@ function addByHand(chain: StepChain, context: PlanContext, round: Round): Ref {
 function addOnAndOff(chain: StepChain, context: PlanContext, round: Round): Ref {
   const { method, number, size } = round;
   const off = offMinutes(method, size, number);
-  const patches = PRACTICE[method].bath ? 1 : Math.max(1, Math.ceil(off / patchMinutes(context, round)));
+  const patches = patchesOf(method, size, off, context.workshop, round.dwellMinutes);
   let last: Ref = { at: context.now };
-  for (let patch = 1; patch <= patches; patch++) last = addPatch(chain, round, patch, patches);
+  for (let patch = 1; patch <= patches; patch++) last = addPatch(chain, round, context.workshop, patch, patches);
   return last;
 }
 
-/** Minutes of scraping that fit into the longest usual stay beside putting on and the dwell. */
-function patchMinutes({ workshop }: PlanContext, { dwellMinutes }: Round): number {
-  const stays = workshop.freeHours.map(({ from, to }) => minutesBetween(from, to));
-  const longest = Math.max(60, ...stays);
-  return Math.min(60, Math.max(20, longest - STRIP_SETUP_MINUTES - 15 - Math.min(dwellMinutes, EVENING_DWELL)));
-}
-
-function minutesBetween(from: string, to: string): number {
-  const minutes = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
-  return minutes(to) - minutes(from);
-}
-
-function addPatch(chain: StepChain, round: Round, patch: number, patches: number): Ref {
+function addPatch(chain: StepChain, round: Round, stays: Stays, patch: number, patches: number): Ref {
   const { method, number, size, dwellMinutes, least, most, because } = round;
   const name = plain(method);
   const hazards = hazardsOf(round, PRACTICE[method].hazards);
@@ -204,8 +193,11 @@ function addPatch(chain: StepChain, round: Round, patch: number, patches: number
     ],
     treatment: `strip on ${method} ${number}${several}`,
   });
-  const shortest = Math.max(least, Math.min(dwellMinutes, EVENING_DWELL));
-  const longest = PRACTICE[method].bath || dwellMinutes >= SAME_STAY ? most : Math.min(most, SAME_STAY);
+  const { shortest, longest } = dwellBounds(
+    method,
+    { least, usual: dwellMinutes, most },
+    roomForDwell((onMinutes(method, size) + offMinutes(method, size, number)) / patches, stays),
+  );
   return chain.add(
     {
       stage: 'strip-off',
@@ -223,6 +215,6 @@ function addPatch(chain: StepChain, round: Round, patch: number, patches: number
       treatment: `strip off ${method} ${number}${several}${wood ? ' wood' : ''}`,
       tight: true,
     },
-    [dwell(on, [Math.min(shortest, longest), longest], 'the stripper needs its dwell')],
+    [dwell(on, [shortest, longest], 'the stripper needs its dwell')],
   );
 }
