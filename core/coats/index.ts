@@ -1,5 +1,13 @@
 export { bareResistance, biteOf, filmResistance, isPlastic, wantsPromoter } from './joints/bite.ts';
-export { type Evidence, evidenceFinding, outcomeFinding, paintKey, TILE_OUTCOMES, type TileOutcome } from './joints/evidence.ts';
+export {
+  type Evidence,
+  evidenceFinding,
+  heldLatest,
+  outcomeFinding,
+  paintKey,
+  TILE_OUTCOMES,
+  type TileOutcome,
+} from './joints/evidence.ts';
 export {
   CLEAR_TO_STAY_UM,
   clearToBuild,

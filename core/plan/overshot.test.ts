@@ -1,5 +1,7 @@
 import type { Label, Layer, LogEvent } from '#core/facts/index';
-import { clear, coat, NOW, part, planOf, primed, primer, shelf, solePiece as own, steps } from '#core/invented/index';
+import { clear, coat, NOW, part, piece, planOf, primed, primer, shelf, solePiece as own, steps } from '#core/invented/index';
+import { conditionsOf } from '#core/drying/index';
+import { plan } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 
@@ -27,13 +29,18 @@ const layer = (id: string, coats: number): Layer => ({ id, productId: id, coats,
 const STACK = [primer(), layer('silver', 2), layer('green', 3), clear];
 const longAgo = primed.map((event) => ({ ...event, at: toIso(NOW - 3 * DAY) }));
 
+/** A coat of a paint of this workshop. */
+function laid(event: LogEvent): LogEvent {
+  return event.kind === 'done' && event.coat ? { ...event, coat: { ...event.coat, productId: event.coat.layerId } } : event;
+}
+
 /** Silver and so many coats of green, the last of them so many minutes ago. */
 function greened(minutesAgo: number, greens = 3): LogEvent[] {
   const silver = [1, 2].map((number) => coat('silver', number, minutesAgo + 80 - 10 * number, 'solvent-base', 'metallic', 12));
   const green = Array.from({ length: greens }, (_, index) =>
     coat('green', index + 1, minutesAgo + 10 * (greens - 1 - index), 'candy', 'colour', 7),
   );
-  return [...longAgo, ...silver, ...green];
+  return [...longAgo, ...[...silver, ...green].map(laid)];
 }
 const planned = (events: LogEvent[], label: Label = { clearUntilMin: 12 }) =>
   planOf(part({ material: 'steel', layers: STACK }), events, {}, workshopWith(label));
@@ -146,5 +153,28 @@ describe('a metallic past its window', () => {
     const result = planned([...silvered, coat('silver', 3, 30, 'solvent-base', 'metallic', 12)]);
     expect(steps(result, 'coat')[0].coat?.layerId).toBe('green');
     expect(own(result).planned).not.toBeNull();
+  });
+});
+
+describe('a board of one’s own', () => {
+  const held = (state: 'fresh' | 'dry'): LogEvent[] => {
+    const onTile = (event: LogEvent): LogEvent => ({ ...event, id: `tile-${event.id}`, pieceId: 'board' }) as LogEvent;
+    const late = state === 'fresh' ? 30 : 20 * 60;
+    const laid = [...greened(2 * DAY), coat('clear', 1, 2 * DAY - late, 'acrylic-lacquer', 'clear', 13)].map(onTile);
+    const tile = { id: 'tile', at: toIso(NOW - 60), kind: 'tile', pieceId: 'board', partId: 'body', layerId: 'clear', outcome: 'held' };
+    return [...laid, tile as LogEvent];
+  };
+  it('that took the clear half an hour late lets it on for as long, whatever the label says', () => {
+    const label: Label = { clearUntilMin: 12 };
+    const body = part({ material: 'steel', layers: STACK });
+    const board = { ...piece(body), id: 'board', board: { varies: 'wait' as const } };
+    const facts = { ...workshopWith(label), pieces: [board] };
+    const events = [...greened(25), ...held('fresh')];
+    const all = { ...facts, pieces: [piece(body), board], events };
+    const result = plan({ facts: all, now: NOW, conditions: conditionsOf(all, NOW), datesOf: [] });
+    const own = result.pieces.find(({ pieceId }) => pieceId === 'bell');
+    expect(own?.steps.joints.find((entry) => entry.layerId === 'clear')?.overshot).toBeUndefined();
+    expect(result.steps.some((step) => step.pieceId === 'bell' && step.stage === 'strip-on')).toBe(false);
+    expect(own?.planned).not.toBeNull();
   });
 });

@@ -16,6 +16,8 @@ export type Evidence = {
   readonly state: FilmState | 'bare';
   readonly scuffed: boolean;
   readonly outcome: TileOutcome;
+  /** Minutes after the last coat below; absent: nothing lay below. */
+  readonly minutesAfter?: number;
   /** Where it was seen, in words. */
   readonly from: string;
   readonly at: string;
@@ -60,6 +62,15 @@ export function evidenceFinding(all: readonly Evidence[], question: EvidenceQues
     rule: '1 own evidence',
     because: `${newest.from}: ${SEEN[newest.outcome]}${air}. It speaks for the same products in the same state and similar air.${more}`,
   };
+}
+
+/** The longest after the last coat below that the same two paints have held, minutes; 0 without evidence. */
+export function heldLatest(
+  all: readonly Evidence[],
+  { below, above, material }: Pick<EvidenceQuestion, 'below' | 'above' | 'material'>,
+): number {
+  const same = all.filter((own) => own.below === below && own.above === above && own.material === material && own.outcome === 'held');
+  return Math.max(0, ...same.map(({ minutesAfter }) => minutesAfter ?? 0));
 }
 
 /** How a paint is known to the evidence: by its product, else by family and role. */

@@ -89,6 +89,7 @@ function asEvidence(
     above: paintKey(above),
     material: part.material,
     state: below ? filmState(timesOf(below, source.clocks, LOGGED), laidAt) : 'bare',
+    ...(below ? { minutesAfter: laidAt - lastAt(below) } : {}),
     scuffed: below === null || flatted || above.keyed === true,
     outcome,
     from,

@@ -60,7 +60,7 @@ export class PartFilms {
           lab: resolved.lab,
           layerId: resolved.layer.id,
           ...(resolved.product ? { productId: resolved.product.id } : {}),
-          label: resolved.label,
+          label: this.#bindingLabel(resolved.label),
           placeId: this.#context.workshop.dryPlaceId,
           first: ref,
           last: ref,
@@ -105,6 +105,13 @@ export class PartFilms {
     }
   }
 
+  /** A board of waits finds out what comes after a label’s time: there it does not bind. */
+  #bindingLabel(label: ResolvedLayer['label'] | undefined): ResolvedLayer['label'] | undefined {
+    if (!label || this.#of.piece.board?.varies !== 'wait') return label;
+    const { layerUntilMin: _layer, clearUntilMin: _clear, ...rest } = label;
+    return rest;
+  }
+
   #laidOn(zoneId: string): PlannedFilm[] {
     const { piece, part: lead, sentBack } = this.#of;
     const { history, facts } = this.#context;
@@ -115,7 +122,7 @@ export class PartFilms {
     const films = laidFilms(
       coatsThatCount(history.coatsOn(piece.id, lead.id, zoneId), sentBack),
       (coat) => resolvedOf(coat.layerId)?.filmUm ?? coat.filmUm,
-      (coat) => resolvedOf(coat.layerId)?.label,
+      (coat) => this.#bindingLabel(resolvedOf(coat.layerId)?.label),
       (coat) => (coat.productId ? learnedFactor(coat.productId, this.#context) : undefined),
       history.warmed(piece.id, lead.id),
     );

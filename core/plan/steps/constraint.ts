@@ -22,8 +22,8 @@ export type Rule =
   | { readonly is: 'pot-life'; readonly since: Ref; readonly label: Pick<Label, 'inductionMin' | 'potLifeMin'>; readonly placeId: string }
   /** The next coat of the same layer. */
   | { readonly is: 'next-coat'; readonly film: PlannedFilm; readonly mayScuff: boolean }
-  /** The first coat of a layer on a film: the legal branches of the joint. */
-  | { readonly is: 'on-film'; readonly film: PlannedFilm; readonly joint: StackJoint }
+  /** The first coat of a layer on a film: the legal branches of the joint, and how late it has held before, whatever a label says. */
+  | { readonly is: 'on-film'; readonly film: PlannedFilm; readonly joint: StackJoint; readonly heldMinutes: number }
   /** Once a film has reached a stage. */
   | { readonly is: 'stage'; readonly film: PlannedFilm; readonly stage: 'tape' | 'flat' | 'fit' | 'cured' | 'handle' }
   /** Once a film has flashed off enough to be warmed. */

@@ -89,14 +89,17 @@ export function nextCoat(film: PlannedFilm, mayScuff: boolean): Constraint {
   };
 }
 
-/** The first coat of a layer on a film below: the legal branches of the joint, on the clock. */
-export function onFilm(film: PlannedFilm, joint: StackJoint): Constraint {
+/**
+ * The first coat of a layer on a film below: the legal branches of the joint, on the clock.
+ * @param heldMinutes how long after its last coat own evidence has shown it to hold; 0: not at all
+ */
+export function onFilm(film: PlannedFilm, joint: StackJoint, heldMinutes = 0): Constraint {
   const { label } = film;
   const until = joint.above.role === 'clear' ? (label?.clearUntilMin ?? label?.layerUntilMin) : label?.layerUntilMin;
   const shutsForGood = until === undefined ? familyDrying(film.family).coatUntil !== null : afterLabel(label) === 'never';
   const onlyFresh = joint.branches.every((branch) => branch.state === 'fresh') || until !== undefined;
   return {
-    rule: { is: 'on-film', film, joint },
+    rule: { is: 'on-film', film, joint, heldMinutes },
     reason: `the ${film.name} below (${plain(film.family)}) must let it on`,
     together: onlyFresh && shutsForGood ? stepsOf([film.last]) : [],
   };

@@ -107,26 +107,28 @@ function nextCoatStretches({ film, mayScuff }: Extract<Rule, { is: 'next-coat' }
   return scuff && !mayScuff ? inWindow : [...inWindow, ...span(times.dry, null, scuff)];
 }
 
-function onFilmStretches({ film, joint }: Extract<Rule, { is: 'on-film' }>, clocks: DryingClocks, endOf: EndOf): Allowed[] {
+function onFilmStretches({ film, joint, heldMinutes }: Extract<Rule, { is: 'on-film' }>, clocks: DryingClocks, endOf: EndOf): Allowed[] {
   const times = timesOf(film, clocks, endOf);
   const clear = joint.above.role === 'clear';
   const labelUntil = clear ? times.clearShuts : times.layerShuts;
+  const until = labelUntil === null ? null : Math.max(labelUntil, resolveRef(film.last, endOf) + heldMinutes);
   const afterwards = labelUntil === null ? undefined : afterLabel(film.label);
   return joint.branches
     .flatMap((branch) => {
       if (branch.state === 'fresh') {
         const from = freshFrom(film, times, branch.minHours, clear, clocks, endOf);
-        return span(from, earlier(labelUntil, times.shuts ?? times.dry), branch.scuff);
+        return span(from, earlier(until, times.shuts ?? times.dry), branch.scuff);
       }
-      // What a board of one's own has shown holds whatever a label leaves open.
-      if (afterwards === 'never' && branch.answer.source !== 'own') return [];
+      // What a board of one's own has shown of a film as old holds, whatever a label leaves open.
+      const shown = times.dry !== null && until !== null && until >= times.dry;
+      if (afterwards === 'never' && !shown) return [];
       const scuff = branch.scuff || afterwards === 'scuff';
       // Another colour, tape or clear may ask for longer than the same paint again (acrylic enamel: 48 h against 24).
       const dry = times.dry === null ? null : Math.max(times.dry, times.layer ?? 0);
       const whole = branch.state === 'dry' ? span(dry, times.cured, scuff) : span(times.cured, null, scuff);
       if (branch.keyLastsDays === null) return whole;
-      const until = resolveRef(film.last, endOf) + branch.keyLastsDays * DAY;
-      return whole.flatMap((stretch) => whileItKeys(stretch, until));
+      const keyed = resolveRef(film.last, endOf) + branch.keyLastsDays * DAY;
+      return whole.flatMap((stretch) => whileItKeys(stretch, keyed));
     })
     .sort((a, b) => a.from - b.from);
 }

@@ -1,4 +1,4 @@
-import { stackJoint, type StackJoint, wantsPromoter, flatRefused } from '#core/coats/index';
+import { flatRefused, heldLatest, paintKey, stackJoint, type StackJoint, wantsPromoter } from '#core/coats/index';
 import { familyDrying } from '#core/drying/index';
 import type { Family } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
@@ -162,12 +162,12 @@ class Coating {
 
   /** What this layer came too late for: on a film below, or on its own last coat. */
   #overshotOf(placed: PositionedLayer, doneCoats: number): Overshot | null {
+    // A board is there to find it out.
+    if (this.#chain.of.piece.board) return null;
     const late =
       doneCoats > 0
         ? [overshotOn(this.#films.top(placed), placed, nextCoat(this.#films.top(placed), mayScuffWithin(placed)), this.#context)]
-        : this.#films
-            .under(placed)
-            .map(({ film }) => film && overshotOn(film, placed, onFilm(film, this.#jointOn(film, placed)), this.#context));
+        : this.#films.under(placed).map(({ film }) => film && overshotOn(film, placed, this.#onFilm(film, placed), this.#context));
     return late.find((own) => own?.way === 'strip') ?? late.find((own) => own !== null) ?? null;
   }
 
@@ -303,6 +303,12 @@ class Coating {
 
   /** What the first coat of a layer waits for below it. */
   #belowFirst(placed: PlacedLayer): Constraint[] {
-    return this.#films.under(placed).flatMap(({ film }) => (film ? [onFilm(film, this.#jointOn(film, placed))] : this.#on.onSurface));
+    return this.#films.under(placed).flatMap(({ film }) => (film ? [this.#onFilm(film, placed)] : this.#on.onSurface));
+  }
+
+  #onFilm(film: PlannedFilm, placed: PlacedLayer): Constraint {
+    const { material } = this.#chain.of.part;
+    const pair = { below: paintKey(film), above: paintKey({ ...placed.resolved, productId: placed.resolved.product?.id }), material };
+    return onFilm(film, this.#jointOn(film, placed), heldLatest(this.#context.evidence, pair));
   }
 }

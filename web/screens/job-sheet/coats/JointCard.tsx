@@ -7,6 +7,7 @@ import { useWords } from '../../../app/useWords.ts';
 import { sentence } from '../../../views/sentence.ts';
 import { Why } from '../../../views/Why.tsx';
 import { planner } from '../../../workers/planner.ts';
+import { Overshot } from './Overshot.tsx';
 
 const STATES = {
   wet: 'on a wet film',
@@ -64,7 +65,8 @@ export function JointCard({
           {entry.now.answer.verdict !== joint.verdict && entry.now.answer.because}
         </p>
       )}
-      {!laid && joint.verdict !== 'sits' && <Mends piece={piece} entry={entry} layers={layers} onLayers={onLayers} />}
+      <Overshot piece={piece} part={part} entry={entry} layers={layers} />
+      {!laid && !entry.overshot && joint.verdict !== 'sits' && <Mends piece={piece} entry={entry} layers={layers} onLayers={onLayers} />}
     </section>
   );
 }
