@@ -5,6 +5,7 @@ import { type AirMovement, type Climate, DryingClock, valueAt } from './clock.ts
 import { assumedSurface, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
 import type { Mechanism } from './familyRow.ts';
 import { darkHours, guessedPosition } from './daylight.ts';
+import { monthOf, type UsualAir, usualAir } from './usualAir.ts';
 import { cloudAt, seriesAt, seriesText, windAt } from './series.ts';
 
 /** Air of every place for the days ahead, hour by hour. An argument of the plan, never read from a clock in here. */
@@ -18,6 +19,8 @@ export type PlaceAir = {
   /** What the figures stand on, said on the screen. */
   readonly rests: string;
   readonly measured: boolean;
+  /** Until when a typed reading counts; null: until the next one; absent: none is typed. */
+  readonly countsUntil?: Minute | null;
   /** Wind of each hour in the open, m/s; null where nothing is known of it, absent indoors. */
   readonly windMs?: readonly (number | null)[];
   /** Cloud of each hour in the open, % of the sky; null where nothing is known of it, absent indoors and without a forecast. */
@@ -64,13 +67,22 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
   const start = Math.floor(now / HOUR) * HOUR - DAYS_BACK * DAY;
   const latest = [...readings].sort((a, b) => toMinute(b.at) - toMinute(a.at))[0];
   const age = latest ? now - toMinute(latest.at) : Number.POSITIVE_INFINITY;
-  const trusted = latest?.from === 'typed' ? (place.heated ? Number.POSITIVE_INFINITY : TYPED_TRUSTED_FOR) : READING_TRUSTED_FOR;
-  const fresh = latest && age <= trusted;
+  const countsUntil = latest ? until(latest, place) : null;
+  const fresh = latest !== undefined && (countsUntil === null || now <= countsUntil);
+  const byDay = new Map<number, UsualAir>();
+  const usualOn = (day: number): UsualAir => {
+    const known = byDay.get(day);
+    if (known) return known;
+    const found = usualAir(place, monthOf(start + (day + 0.5) * DAY), timeZone, now);
+    byDay.set(day, found);
+    return found;
+  };
   const startOfDay = localMoment(start, timeZone).minuteOfDay;
   const usualAt = (minute: Minute) => {
     const localHour = (startOfDay + (minute - start)) / HOUR;
     const wave = Math.cos(((localHour - WARMEST_HOUR) / 24) * 2 * Math.PI);
-    return { tempC: place.meanC + place.swingC * wave, rh: place.meanRh - 1.5 * place.swingC * wave };
+    const usual = usualOn(Math.floor((minute - start) / DAY));
+    return { tempC: usual.c + place.swingC * wave, rh: Math.min(100, usual.rh - 1.5 * place.swingC * wave) };
   };
   // Heated places keep their own air; outside and unheated the forecast stands in for the usual day.
   const forecast = place.heated ? undefined : series.find((own) => own.from === 'forecast');
@@ -89,7 +101,7 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
   for (let hour = 0; hour < hours; hour++) {
     const minute = start + hour * HOUR;
     const usual = baseAt(minute);
-    const weight = fresh ? Math.exp(-Math.abs(minute - now) / HOUR / MEMORY_HOURS) : 0;
+    const weight = fresh ? weightOf(latest, minute, now, countsUntil) : 0;
     tempC.push(usual.tempC + weight * offset.tempC);
     rh.push(Math.min(100, Math.max(5, usual.rh + weight * offset.rh)));
     warmerC.push(weight * (measuredC ?? 0));
@@ -109,9 +121,24 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
     ...(inTheOpen && forecast?.cloud ? { cloud: tempC.map((_, hour) => cloudAt(forecast, start + hour * HOUR)) } : {}),
     ...(inTheOpen ? { dark: darkHours(start, hours, place.position ?? guessedPosition(timeZone, now)) } : {}),
     ...(measuredC === undefined ? {} : { warmerC }),
-    measured: Boolean(fresh),
-    rests: restsOn(place, latest, age, Boolean(fresh), forecast && seriesText(forecast, now)),
+    measured: fresh,
+    rests: restsOn(place, latest, age, fresh, forecast && seriesText(forecast, now)),
+    ...(latest?.from === 'typed' && fresh ? { countsUntil } : {}),
   };
+}
+
+/** Until when a reading counts; null: until the next one. */
+function until(reading: Reading, place: Place): Minute | null {
+  if (reading.from === 'sensor') return toMinute(reading.at) + READING_TRUSTED_FOR;
+  if (reading.until) return toMinute(reading.until);
+  return place.heated ? null : toMinute(reading.at) + TYPED_TRUSTED_FOR;
+}
+
+/** What a reading weighs at a moment: a typed one holds until it no longer counts; a sensor's is of now. Either fades over a day and a half. */
+function weightOf({ at, from }: Reading, minute: Minute, now: Minute, countsUntil: Minute | null): number {
+  const [first, last] = from === 'typed' ? [toMinute(at), countsUntil ?? Number.POSITIVE_INFINITY] : [now, now];
+  const away = Math.max(0, first - minute, minute - last);
+  return Math.exp(-away / HOUR / MEMORY_HOURS);
 }
 
 function restsOn(place: Place, latest: Reading | undefined, age: number, fresh: boolean, ahead: string | undefined): string {

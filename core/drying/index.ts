@@ -32,7 +32,7 @@ export {
   stageReached,
   windowShuts,
 } from './film.ts';
-export { USUAL_AIR, usualPlace } from './usualAir.ts';
+export { monthOf, USUAL_AIR, type UsualAir, usualAir, usualPlace } from './usualAir.ts';
 export {
   flashOffMinutes,
   type ForcedCure,

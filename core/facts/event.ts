@@ -58,6 +58,8 @@ export const doneSchema = z.strictObject({
   supplies: z.array(supplyLineSchema).max(40).optional(),
   /** `recalled`: remembered afterwards, dated back. */
   recalled: z.boolean().optional(),
+  /** The day is known only between two moments; `at` is the later one. */
+  between: z.strictObject({ from: momentSchema, to: momentSchema }).optional(),
 });
 
 const partIdsSchema = z.array(idSchema).min(1, 'Name at least one part.');

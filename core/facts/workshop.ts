@@ -106,6 +106,9 @@ export const workshopSchema = z.strictObject({
 });
 export type Workshop = z.infer<typeof workshopSchema>;
 
+const airCSchema = z.number().min(-30, 'Below -30 °C nothing dries.').max(50, 'Above 50 °C nobody paints.');
+const humiditySchema = z.number().min(5, 'Humidity is 5 to 100 %.').max(100, 'Humidity is 5 to 100 %.');
+
 export const placeSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -113,9 +116,14 @@ export const placeSchema = z.strictObject({
   heated: z.boolean(),
   sleptIn: z.boolean(),
   /** What is usual there when no sensor speaks: mean temperature, daily swing either side of it, mean humidity. */
-  meanC: z.number().min(-30, 'Below -30 °C nothing dries.').max(50, 'Above 50 °C nobody paints.'),
+  meanC: airCSchema,
   swingC: z.number().min(0).max(20),
-  meanRh: z.number().min(5, 'Humidity is 5 to 100 %.').max(100, 'Humidity is 5 to 100 %.'),
+  meanRh: humiditySchema,
+  /** What is usual there from January to December, °C and %; absent: from where it stands, or the means above. */
+  usual: z
+    .array(z.strictObject({ c: airCSchema, rh: humiditySchema }))
+    .length(12, 'A year has twelve months.')
+    .optional(),
   hasSensor: z.boolean(),
   /** Where it is on the globe, degrees, for daylight in the open; absent: guessed from the time zone. */
   position: z
@@ -142,6 +150,8 @@ export const readingSchema = z.strictObject({
   /** Wind as felt or measured in the open, m/s. */
   windMs: z.number().min(0, 'Wind is not negative.').max(60, 'Wind is at most 60 m/s. Check the unit.').optional(),
   from: z.enum(['sensor', 'typed']),
+  /** Until when a typed one counts; absent: half a day where nothing heats, else until the next. */
+  until: momentSchema.optional(),
 });
 export type Reading = z.infer<typeof readingSchema>;
 

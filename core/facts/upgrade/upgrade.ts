@@ -7,12 +7,23 @@ import { from5 } from './from5.ts';
 import { from6 } from './from6.ts';
 import { from7 } from './from7.ts';
 import { from8 } from './from8.ts';
+import { from9 } from './from9.ts';
 import type { Raw, Upgrade } from './types.ts';
 
 /** Facts of earlier versions brought up to today's, one version after the other; pure, and without an opinion on what is wrong in them. */
 
 /** The step from each version to the next. */
-const UPGRADES: Readonly<Record<number, Upgrade>> = { 1: from1, 2: from2, 3: from3, 4: from4, 5: from5, 6: from6, 7: from7, 8: from8 };
+const UPGRADES: Readonly<Record<number, Upgrade>> = {
+  1: from1,
+  2: from2,
+  3: from3,
+  4: from4,
+  5: from5,
+  6: from6,
+  7: from7,
+  8: from8,
+  9: from9,
+};
 
 export function isRecord(value: unknown): value is Raw {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
