@@ -35,7 +35,7 @@ describe('quick-add', () => {
     looksLike: 'cast-body',
     colours: [],
     whereNow: 'untouched',
-    since: null,
+    since: null, sinceEarliest: null,
     lastProductId: '',
     aim: 'own-scheme',
     scale: '',
@@ -261,7 +261,7 @@ describe('a row of stock', () => {
 
 describe('a reading of the air', () => {
   const schema = readingAnswersSchema(workshop, 'shed', () => NOW);
-  const typed = (more = {}) => ({ airC: '18', rh: '55', surfaceC: '', windMs: '', ...more });
+  const typed = (more = {}) => ({ airC: '18', rh: '55', surfaceC: '', windMs: '', counts: '', ...more });
   it.each([
     ['no temperature', { airC: '' }, 'airC'],
     ['an oven', { airC: '180' }, 'airC'],

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY_FACTS, type Facts } from '#core/facts/index';
 import { newWorkshop } from '#core/buying/index';
 import { toIso } from '#core/units/index';
-import { airAt, airVerdict, conditionsOf, SprayHours } from './index.ts';
+import { airAt, airVerdict, conditionsOf, monthOf, SprayHours, USUAL_AIR, usualAir, usualPlace } from './index.ts';
 
 const NOW = 30_000_000;
 const facts = (readings: Facts['readings'], hasSensor = true): Facts => {
@@ -50,6 +50,25 @@ describe('the air of a place', () => {
     const { shed } = conditionsOf(facts([reading(400, 24, 45, 'typed')]), NOW);
     expect(shed.measured).toBe(true);
     expect(shed.rests).toBe('As you typed it.');
+  });
+  it('counts what was typed until the moment that is said, and then no more', () => {
+    const cold = { ...reading(60, 7, 82, 'typed'), until: toIso(NOW + 180) };
+    const { shed } = conditionsOf(facts([cold]), NOW);
+    expect(shed.countsUntil).toBe(NOW + 180);
+    expect(airAt(shed, NOW + 120).airC - airAt(shed, NOW).airC).toBeCloseTo(
+      airAt(conditionsOf(facts([]), NOW).shed, NOW + 120).airC - airAt(conditionsOf(facts([]), NOW).shed, NOW).airC,
+      5,
+    );
+    const over = conditionsOf(facts([cold]), NOW + 181).shed;
+    expect([over.measured, over.countsUntil]).toEqual([false, undefined]);
+    expect(over.rests).toContain('too old to count');
+  });
+  it('typed where it is heated counts until the next one, and half a day where it is not', () => {
+    const typed = facts([reading(60, 9, 78, 'typed')]);
+    const of = (heated: boolean) => conditionsOf({ ...typed, places: [{ ...typed.places[0], heated }] }, NOW).shed;
+    expect(of(true).countsUntil).toBeNull();
+    expect(airAt(of(true), NOW + 9 * 1440).airC).toBeLessThan(14);
+    expect(of(false).countsUntil).toBe(NOW - 60 + 720);
   });
   it('never leaves the range of humidity', () => {
     const { shed } = conditionsOf(facts([reading(1, 20, 100)]), NOW);
@@ -166,5 +185,39 @@ describe('hours to spray', () => {
       }),
       { seed: 11, numRuns: 60 },
     );
+  });
+});
+
+describe('what is usual by month', () => {
+  const [january, july] = [0.65, 6.65];
+  const at = (place: Parameters<typeof usualAir>[0], month: number) => usualAir(place, month, 'Europe/Lisbon', NOW);
+  const standing = (latitude: number) => ({ ...usualPlace('s', 'Shed', 'shed'), position: { latitude, longitude: 0 } });
+  it('is cold in winter and warm in summer where nothing heats, by the latitude', () => {
+    expect(at(standing(50), january).c).toBeCloseTo(28 - 18.25 + 2 - 9.5, 2);
+    expect(at(standing(50), july).c).toBeCloseTo(28 - 18.25 + 2 + 9.5, 2);
+    expect(at(standing(60), january).c).toBeLessThan(at(standing(40), january).c);
+    expect(at(standing(50), january).rh).toBeGreaterThan(at(standing(50), july).rh);
+    expect(at(standing(50), january).from).toBe('position');
+  });
+  it('is turned round in the south', () => {
+    expect(at(standing(-40), january).c).toBeCloseTo(at(standing(40), july).c, 6);
+  });
+  it('is the same all the year where it is heated, or where somebody has said it', () => {
+    const room = usualPlace('r', 'Room', 'room');
+    const said = { ...standing(50), meanC: 11 };
+    for (const place of [room, said]) expect(at(place, january)).toEqual({ c: place.meanC, rh: place.meanRh, from: 'year' });
+    expect(USUAL_AIR.shed.heated).toBe(false);
+  });
+  it('is what was typed by month, and in between from the middle of one to the middle of the next', () => {
+    const usual = Array.from({ length: 12 }, (_, index) => ({ c: index, rh: 50 + index }));
+    const place = { ...standing(50), usual };
+    expect(at(place, 3.5)).toEqual({ c: 3, rh: 53, from: 'months' });
+    expect(at(place, 4).c).toBeCloseTo(3.5, 6);
+    expect(at(place, 0).c).toBeCloseTo(5.5, 6);
+    expect(at(place, 11.99).c).toBeCloseTo(11 - 0.49 * 11, 1);
+  });
+  it('counts months from New Year', () => {
+    expect(monthOf(Date.UTC(2026, 11, 16, 12) / 60_000)).toBeCloseTo(11.5, 2);
+    expect(monthOf(Date.UTC(2026, 0, 1) / 60_000)).toBe(0);
   });
 });

@@ -63,7 +63,7 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
       const where = [...(wide ? [] : [parts(event.on.map((on) => on.partId))]), ...(event.coat ? zones(event.on) : [])];
       return {
         what: coat,
-        who: `${[name, ...where].join(', ')}${event.recalled ? ' (recalled)' : ''}${event.minutes ? `; took ${durationText(event.minutes)}` : ''}`,
+        who: `${[name, ...where].join(', ')}${event.between ? ' (recalled, the day is doubtful)' : event.recalled ? ' (recalled)' : ''}${event.minutes ? `; took ${durationText(event.minutes)}` : ''}`,
       };
     }
     case 'dryness':

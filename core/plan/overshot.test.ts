@@ -178,3 +178,18 @@ describe('a board of one’s own', () => {
     expect(own?.planned).not.toBeNull();
   });
 });
+
+describe('a coat of which only two days are known', () => {
+  const DAYS_AGO = 12 * 60;
+  const doubtful = (hours: number): LogEvent[] =>
+    greened(DAYS_AGO, 0).map((event) =>
+      event.kind === 'done' && event.coat?.layerId === 'silver'
+        ? { ...event, between: { from: toIso(Date.parse(event.at) / 60_000 - hours * 60), to: event.at } }
+        : event,
+    );
+  const firstCoat = (events: LogEvent[]) => steps(planned(events), 'coat')[0].title;
+  it('has the windows of the earlier of the two', () => {
+    expect(firstCoat(doubtful(2))).toBe('Coat 1 of 3, Green');
+    expect(firstCoat(doubtful(20))).toBe('A fresh coat, Silver');
+  });
+});

@@ -32,6 +32,8 @@ export type PlannedFilm = {
   /** Said by the person's finger: the film opened or was tape-safe then; or was still tacky. */
   readonly observed?: { readonly stage: SeenStage; readonly seen: 'dry' | 'tacky'; readonly at: Minute };
   readonly learned?: number;
+  /** Its last coat may be older by so many minutes: it dries from the later moment, and its windows shut from the earlier. */
+  readonly doubtMin?: Minute;
   /** Warm spells it goes through, by the log or by the plan; absent: none. */
   readonly warmed?: readonly Warmed[];
 };
@@ -71,7 +73,7 @@ const STILL_TACKY_WAIT = 10;
 
 /** The moments of a film, with what the person's finger said put over what the clock predicts. */
 export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmTimes {
-  const predicted = filmTimes(filmSetOf(film, clocks, endOf), clocks);
+  const predicted = doubted(film, filmTimes(filmSetOf(film, clocks, endOf), clocks));
   if (!film.observed) return predicted;
   const key = MOMENT_OF[film.observed.stage];
   const said = predicted[key];
@@ -80,6 +82,13 @@ export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): 
       ? Math.min(said ?? film.observed.at, film.observed.at)
       : Math.max(said ?? 0, film.observed.at + STILL_TACKY_WAIT);
   return { ...predicted, [key]: at };
+}
+
+/** Of two days it may be the worse is taken for each: the windows of the older film, the dryness of the younger. */
+function doubted({ doubtMin }: PlannedFilm, times: FilmTimes): FilmTimes {
+  if (!doubtMin) return times;
+  const sooner = (at: Minute | null) => (at === null ? null : at - doubtMin);
+  return { ...times, shuts: sooner(times.shuts), layerShuts: sooner(times.layerShuts), clearShuts: sooner(times.clearShuts) };
 }
 
 /** Films on a zone from the log, metal first: consecutive coats of the same layer are one film. */
@@ -94,7 +103,13 @@ export function laidFilms(
   for (const coat of coats) {
     const top = films.at(-1);
     if (top && top.layerId === coat.layerId) {
-      films[films.length - 1] = { ...top, last: { at: coat.at }, coats: top.coats + 1, filmUm: top.filmUm + coat.filmUm };
+      films[films.length - 1] = {
+        ...top,
+        last: { at: coat.at },
+        coats: top.coats + 1,
+        filmUm: top.filmUm + coat.filmUm,
+        doubtMin: coat.doubtMin,
+      };
     } else {
       films.push({
         family: coat.family,
@@ -114,6 +129,7 @@ export function laidFilms(
         flatted: false,
         below: top,
         learned: learned(coat),
+        ...(coat.doubtMin === undefined ? {} : { doubtMin: coat.doubtMin }),
         ...(warmed.length > 0 ? { warmed } : {}),
       });
     }

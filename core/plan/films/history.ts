@@ -4,7 +4,8 @@ import type { Warmed } from './warmed.ts';
 
 /** What the log says, folded once: what is done, what lies on each zone, what was put off and where there is trouble. */
 
-export type Coat = LaidCoat & { readonly at: Minute; readonly eventId: string };
+/** `doubtMin`: it may have gone on as much earlier than `at`, where only two days are known it lies between. */
+export type Coat = LaidCoat & { readonly at: Minute; readonly eventId: string; readonly doubtMin?: Minute };
 
 export type History = {
   readonly events: readonly LogEvent[];
@@ -78,7 +79,11 @@ function layCoat(coats: Map<string, Coat[]>, event: DoneEvent, coat: LaidCoat): 
   for (const { partId, zoneIds } of event.on) {
     for (const zoneId of zoneIds) {
       const key = `${event.pieceId} ${partId} ${zoneId}`;
-      coats.set(key, [...(coats.get(key) ?? []), { ...coat, at: toMinute(event.at), eventId: event.id }]);
+      coats.set(key, [...(coats.get(key) ?? []), { ...coat, at: toMinute(event.at), eventId: event.id, ...doubtOf(event) }]);
     }
   }
+}
+
+function doubtOf({ between }: DoneEvent): Pick<Coat, 'doubtMin'> {
+  return between ? { doubtMin: Math.max(0, toMinute(between.to) - toMinute(between.from)) } : {};
 }

@@ -51,7 +51,14 @@ export class PartFilms {
       const films = this.#films[zone];
       const top = films.at(-1);
       if (!first && top?.layerId === resolved.layer.id) {
-        films[films.length - 1] = { ...top, last: ref, coats: top.coats + 1, filmUm: top.filmUm + filmUm, observed: undefined };
+        films[films.length - 1] = {
+          ...top,
+          last: ref,
+          coats: top.coats + 1,
+          filmUm: top.filmUm + filmUm,
+          observed: undefined,
+          doubtMin: undefined,
+        };
       } else {
         films.push({
           family: resolved.family,

@@ -23,6 +23,8 @@ export type QuickAnswers = {
   readonly whereNow: WhereNow;
   /** When the last coat of what is done already went on; needed from *primed* on, and never invented. */
   readonly since?: Minute;
+  /** The last coat may have gone on as early as this: only two days are known it lies between. */
+  readonly sinceEarliest?: Minute;
   /** What that last coat was of; absent: as the draft plans it. */
   readonly lastCoat?: LastCoat;
   readonly scale?: number;
@@ -162,7 +164,7 @@ function stageOf(layer: Layer): number {
 
 /** Matching log events for a start in the middle, the last coat at the time that was named; marked as recalled. */
 function recalledEvents(piece: Piece, answers: QuickAnswers, hands: readonly Hand[], newId: () => string, placeId: string): DoneEvent[] {
-  const { since } = answers;
+  const { since, sinceEarliest = since } = answers;
   if (since === undefined) return [];
   const reached = ORDER.indexOf(answers.whereNow);
   return piece.parts.flatMap((part) => {
@@ -177,6 +179,7 @@ function recalledEvents(piece: Piece, answers: QuickAnswers, hands: readonly Han
           layer,
           number: coat + 1,
           at: last - (layer.coats - 1 - coat) * COAT_APART,
+          doubtMin: Math.max(0, since - (sinceEarliest ?? since)),
           top,
           hands,
           newId,
@@ -193,13 +196,15 @@ type Recalled = {
   readonly layer: Layer;
   readonly number: number;
   readonly at: Minute;
+  /** How much earlier it may have been. */
+  readonly doubtMin: Minute;
   readonly top: LastCoat | undefined;
   readonly hands: readonly Hand[];
   readonly newId: () => string;
   readonly placeId: string;
 };
 
-function recalledCoat({ piece, part, layer, number, at, top, hands, newId, placeId }: Recalled): DoneEvent {
+function recalledCoat({ piece, part, layer, number, at, doubtMin, top, hands, newId, placeId }: Recalled): DoneEvent {
   const planned = resolveLayer(layer, EMPTY_FACTS);
   return {
     id: newId(),
@@ -208,6 +213,7 @@ function recalledCoat({ piece, part, layer, number, at, top, hands, newId, place
     pieceId: piece.id,
     stepKeys: [coatKey(piece.id, part.id, layer.id, number)],
     recalled: true,
+    ...(doubtMin > 0 ? { between: { from: toIso(at - doubtMin), to: toIso(at) } } : {}),
     on: [{ partId: part.id, zoneIds: layer.covers === 'all' ? part.zones.map((zone) => zone.id) : [...layer.covers] }],
     coat: {
       layerId: layer.id,

@@ -42,6 +42,7 @@ const FRESH: TypedAnswers = {
   colours: [],
   whereNow: 'untouched',
   since: null,
+  sinceEarliest: null,
   lastProductId: '',
   aim: 'own-scheme',
   scale: '',
@@ -124,8 +125,11 @@ export function QuickAdd() {
           whereNow={typed.whereNow}
           since={typed.since}
           productId={typed.lastProductId}
+          earliest={typed.sinceEarliest}
           problem={errors.since?.message}
+          earliestProblem={errors.sinceEarliest?.message}
           onSince={choose('since')}
+          onEarliest={choose('sinceEarliest')}
           onProduct={choose('lastProductId')}
         />
         <Chips legend="Aim" options={AIMS} value={typed.aim} onChange={choose('aim')} />

@@ -19,15 +19,18 @@ export function quickAnswersSchema(workshop: Workshop, facts: Facts, now: () => 
       colours: z.array(z.string()).max(3),
       whereNow: z.enum(WHERE_NOW),
       since: z.number().nullable(),
+      sinceEarliest: z.number().nullable(),
       lastProductId: z.string(),
       aim: aimSchema,
       scale: z.string().transform(scaleIn),
       budget: z.string().transform(moneyIn(workshop.currency)),
       neededBy: z.union([z.literal(''), z.iso.date('A day reads 2026-12-24.')]),
     })
-    .superRefine(({ whereNow, since }, context) => {
+    .superRefine(({ whereNow, since, sinceEarliest }, context) => {
       const why = ALREADY_COATED.includes(whereNow) ? sinceRefused(since, now()) : null;
       if (why) context.addIssue({ code: 'custom', path: ['since'], message: why });
+      if (ALREADY_COATED.includes(whereNow) && since !== null && sinceEarliest !== null && sinceEarliest > since)
+        context.addIssue({ code: 'custom', path: ['sinceEarliest'], message: 'The earlier of the two moments belongs here.' });
     })
     .transform(
       (typed): QuickAnswers => ({
@@ -38,6 +41,7 @@ export function quickAnswersSchema(workshop: Workshop, facts: Facts, now: () => 
         aim: typed.aim,
         whereNow: typed.whereNow,
         ...(ALREADY_COATED.includes(typed.whereNow) && typed.since !== null ? { since: typed.since } : {}),
+        ...(ALREADY_COATED.includes(typed.whereNow) && typed.sinceEarliest !== null ? { sinceEarliest: typed.sinceEarliest } : {}),
         ...(ALREADY_COATED.includes(typed.whereNow) && typed.lastProductId ? { lastCoat: lastCoatOf(typed.lastProductId, facts) } : {}),
         ...(typed.scale === null ? {} : { scale: typed.scale }),
         ...(typed.budget === null ? {} : { budget: typed.budget }),

@@ -7,6 +7,7 @@ import { newId } from '../../../app/writing/newId.ts';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { ReadingForm } from './ReadingForm.tsx';
+import { UsualByMonth } from './UsualByMonth.tsx';
 import { PlacePosition } from './PlacePosition.tsx';
 import { FileInput } from '../../../views/fields/FileInput.tsx';
 
@@ -108,9 +109,14 @@ function PlaceAir({ place }: { place: Place }) {
             {words.temperature(now.airC)} · {Math.round(now.rh)} % · dew margin {now.dewMarginC.toFixed(1)}°
             {now.windMs !== undefined && ` · wind ${now.windMs.toFixed(1)} m/s`}
           </span>{' '}
-          <span className="second text-small">{air?.rests}</span>
+          <span className="second text-small">
+            {air?.rests}
+            {air?.countsUntil === null && ' It counts until the next one.'}
+            {typeof air?.countsUntil === 'number' && ` It counts until ${words.moment(air.countsUntil)}.`}
+          </span>
         </p>
       )}
+      <UsualByMonth place={place} />
       {typing ? (
         <ReadingForm place={place} onKept={() => setTyping(false)} />
       ) : (

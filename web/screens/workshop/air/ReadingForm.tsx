@@ -8,6 +8,13 @@ import { useSaving } from '../../../app/writing/useFacts.ts';
 import { readingAnswersSchema } from './readingAnswers.ts';
 import { TextField } from '../../../views/fields/TextField.tsx';
 
+const COUNTS = [
+  { value: '', label: '' },
+  { value: '180', label: 'for 3 hours' },
+  { value: '1440', label: 'for a day' },
+  { value: '10080', label: 'for a week' },
+] as const;
+
 /** What a thermometer, a hygrometer, a finger in the wind say now. */
 export function ReadingForm({ place, onKept }: { place: Place; onKept: () => void }) {
   const { workshop } = usePlan();
@@ -15,7 +22,7 @@ export function ReadingForm({ place, onKept }: { place: Place; onKept: () => voi
   const schema = useMemo(() => readingAnswersSchema(workshop, place.id, nowMinute), [workshop, place.id]);
   const { register, handleSubmit, formState } = useForm<z.input<typeof schema>, unknown, Reading>({
     resolver: zodResolver(schema),
-    defaultValues: { airC: '', rh: '', surfaceC: '', windMs: '' },
+    defaultValues: { airC: '', rh: '', surfaceC: '', windMs: '', counts: '' },
   });
   const { errors } = formState;
   const keep = handleSubmit(async (reading) => {
@@ -37,6 +44,16 @@ export function ReadingForm({ place, onKept }: { place: Place; onKept: () => voi
           <TextField label="Wind, m/s" quiet problem={errors.windMs?.message} {...register('windMs')} />
         </span>
       )}
+      <label className="block">
+        <span className="mb-1 block text-small">It counts</span>
+        <select className="field" {...register('counts')}>
+          {COUNTS.map(({ value, label }) => (
+            <option key={value} value={value}>
+              {value === '' ? (place.heated ? 'until the next one' : 'for half a day') : label}
+            </option>
+          ))}
+        </select>
+      </label>
       <button type="submit" className="chip mt-6 !min-h-10" disabled={formState.isSubmitting}>
         Keep
       </button>
