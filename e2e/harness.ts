@@ -8,11 +8,16 @@ const root = new URL('..', import.meta.url).pathname;
 
 /** What server and page take for the moment a test file began, so that it holds on any day: another by ENAMELOS_NOW. */
 const BEGUN = process.env.ENAMELOS_NOW ?? '2026-12-01T19:10:00Z';
-const AHEAD_MS = Date.parse(BEGUN) - Date.now();
+let aheadMs = Date.parse(BEGUN) - Date.now();
 
 /** The moment by the clock that server and page share, milliseconds since 1970. */
 export function momentMs(): number {
-  return Date.now() + AHEAD_MS;
+  return Date.now() + aheadMs;
+}
+
+/** Later: what is started and opened from now on takes this for the moment. @param moment as 2026-12-03T19:06:00Z */
+export function moveTo(moment: string): void {
+  aheadMs = Date.parse(moment) - Date.now();
 }
 
 /** The day so many days from that moment, as 2026-12-01. */
@@ -97,7 +102,7 @@ export async function openPage(
 ): Promise<{ page: Page; context: BrowserContext; errors: string[] }> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options });
   context.setDefaultTimeout(60_000);
-  await context.addInitScript(moveClock, AHEAD_MS);
+  await context.addInitScript(moveClock, aheadMs);
   const page = await context.newPage();
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));

@@ -16,7 +16,7 @@ export {
   supplyUses,
   wasBought,
 } from './stockLedger.ts';
-export { typicalPack, usualCost } from './typical.ts';
+export { typicalPack, usualCost, usualPacks } from './typical.ts';
 export { newWorkshop, starterShelf } from './starterShelf.ts';
 export { type Cheapest, cheapest } from './cheapest/cheapest.ts';
 export { basketBreaks } from './cheapest/checked.ts';

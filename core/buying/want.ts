@@ -1,8 +1,8 @@
 import { supplyKey, supplyName } from '#core/amounts/index';
-import type { Facts, Goods, SupplyKind, SupplyUnit } from '#core/facts/index';
+import type { Facts, Goods, Product, SupplyKind, SupplyUnit } from '#core/facts/index';
 import type { PaintNeed } from './paintNeed.ts';
 import type { Portion } from './portions.ts';
-import { BOTTLED, TYPICAL_HARDENER, TYPICAL_HOBBY_THINNER, TYPICAL_REDUCER, typicalPack } from './typical.ts';
+import { BOTTLED, TYPICAL_HARDENER, TYPICAL_HOBBY_THINNER, TYPICAL_REDUCER, usualPacks } from './typical.ts';
 
 /** Whatever has to be bought, paint or not, with every pack of it that a shop has. */
 
@@ -112,8 +112,7 @@ function packsOf(need: PaintNeed, facts: Facts): Pack[] {
       : goodsFor({ supply: { kind: 'cleaner', spec: need.name }, unit: 'mL' }, facts);
   if (own.length > 0) return own;
   const product = facts.products.find(({ id }) => id === need.productId);
-  const usual = product ? { ml: product.typicalMl, price: product.typicalPrice } : usualPack(need);
-  return [{ offerId: null, shopId: null, amount: usual.ml, price: usual.price, leadDays: USUAL_LEAD_DAYS }];
+  return usualOf(need, product).map(({ ml, price }) => ({ offerId: null, shopId: null, amount: ml, price, leadDays: USUAL_LEAD_DAYS }));
 }
 
 function goodsFor({ supply, parcel, unit }: Pick<Want, 'supply' | 'parcel' | 'unit'>, facts: Facts): Pack[] {
@@ -133,8 +132,8 @@ function packIn(
   return { offerId: id, shopId, amount, price, leadDays, ...(stock === undefined ? {} : { stock }) };
 }
 
-/** Usual pack of what is needed: paint by its family and hand, reducer and hardener by their own. */
-function usualPack({ what, family, role, hand }: PaintNeed): { readonly ml: number; readonly price: number } {
-  if (what === 'reducer') return BOTTLED.includes(family) ? TYPICAL_HOBBY_THINNER : TYPICAL_REDUCER;
-  return what === 'hardener' ? TYPICAL_HARDENER : typicalPack(family, role, hand);
+/** Usual packs of what is needed: paint by its family and hand, reducer and hardener by their own. */
+function usualOf({ what, family, role, hand }: PaintNeed, product: Product | undefined): { readonly ml: number; readonly price: number }[] {
+  if (what === 'reducer') return [BOTTLED.includes(family) ? TYPICAL_HOBBY_THINNER : TYPICAL_REDUCER];
+  return what === 'hardener' ? [TYPICAL_HARDENER] : usualPacks(family, role, hand, product);
 }

@@ -5,7 +5,7 @@ import { plan, shoppingList } from '#core/plan/index';
 import { DAY } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { solveWithHighs } from '../../solver/highs.ts';
-import { buy, buyGreedily, buyingKey, buyingProblem, totalOf } from './index.ts';
+import { buy, buyGreedily, buyingKey, buyingProblem, totalOf, usualPacks } from './index.ts';
 
 /** What the coats of a workshop lack, bought as cheaply as can be proven. */
 
@@ -124,5 +124,20 @@ describe('buying for a workshop', () => {
     expect([line.waits?.stepId, line.pieceIds, line.neededBy]).toEqual([first?.id, ['bell'], first?.placed?.start]);
     expect(line.orderBy).toBe((line.neededBy ?? 0) - line.leadDays * DAY);
     expect(line.tonight).toBe((line.orderBy ?? 0) < NOW + DAY);
+  });
+});
+
+describe('a pack that fits the hand', () => {
+  const amounts = (...of: Parameters<typeof usualPacks>) => usualPacks(...of).map(({ ml }) => ml);
+  it('is a bottle for the airbrush, a can for whoever has none, a small tin for the brush; the large one may still be cheaper', () => {
+    expect(amounts('acrylic-lacquer', 'colour', 'airbrush')).toEqual([30, 400]);
+    expect(amounts('acrylic-lacquer', 'colour', 'aerosol')).toEqual([400]);
+    expect(amounts('acrylic-enamel', 'colour', 'brush')).toEqual([125, 400]);
+    expect(amounts('waterborne-base', 'colour', 'aerosol')).toEqual([150]);
+    expect(amounts('waterborne-base', 'colour', 'airbrush')).toEqual([60]);
+  });
+  it('is the person’s own where one is said', () => {
+    const own = { id: 'p', sheetId: 's', name: 'P', typicalMl: 250, typicalPrice: 980 } as Parameters<typeof usualPacks>[3];
+    expect(usualPacks('acrylic-lacquer', 'colour', 'airbrush', own)).toEqual([{ ml: 250, price: 980 }]);
   });
 });

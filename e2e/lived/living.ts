@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import type { Running } from '../harness.ts';
+import { momentMs, moveTo, openPage, type Running } from '../harness.ts';
 
 /** Whole jobs acted out by the interface alone, each point held against what the screen says. Not in the test command: `npm run lived`. */
 
@@ -85,4 +85,85 @@ export async function stepsSaid(page: Page, piece: string): Promise<string[]> {
 /** The place of the first step that reads so; -1 where none does. */
 export function placeOf(steps: readonly string[], words: RegExp): number {
   return steps.findIndex((step) => words.test(step));
+}
+
+/** One step as it was done: its words at the bench, and when it began. */
+export type Lived = { readonly title: string; readonly at: string };
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** When the next step of a piece is planned, as Dates says it; null: no step is left. */
+export async function nextMoment(page: Page, piece: string): Promise<string | null> {
+  await page.goto(`${piece}/dates`);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  const row = page.getByRole('listitem').filter({ has: page.getByText('why then?') }).first();
+  await row.or(page.getByText(/Nothing is left to do|finished/i).first()).first().waitFor();
+  if ((await row.count()) === 0) return null;
+  const clock = /(\d\d):(\d\d)/.exec((await row.innerText()) ?? '');
+  const day = await row.evaluate((own) => {
+    let at: Element | null = own;
+    while (at && !/^(Mon|Tue|Wed|Thu|Fri|Sat|Sun) \d+ \w{3}/.test(at.textContent ?? '')) at = at.previousElementSibling ?? at.parentElement;
+    return at?.textContent ?? '';
+  });
+  const date = /^\w{3} (\d+) (\w{3})/.exec(day);
+  if (!clock || !date) return null;
+  const now = new Date(momentMs());
+  const month = MONTHS.indexOf(date[2]);
+  const year = now.getUTCFullYear() + (month < now.getUTCMonth() ? 1 : 0);
+  return new Date(Date.UTC(year, month, Number(date[1]), Number(clock[1]), Number(clock[2]))).toISOString();
+}
+
+/** What a person answers where the bench asks what came of it. */
+const ANSWERS = /^(Better: go on|All off|Apart, so|Accepted|Held|All of it|Most)$/;
+
+/** Lives a piece to its end at the bench, each step pressed when the plan has it; `before` may act before a step. */
+export async function liveToEnd(
+  browser: Browser,
+  server: Running,
+  piece: string,
+  before: (page: Page, title: string, done: readonly Lived[]) => Promise<boolean> = async () => false,
+): Promise<Lived[]> {
+  const done: Lived[] = [];
+  for (let turn = 0; turn < 140; turn++) {
+    const { page, context } = await openPage(browser, server.url);
+    const at = await nextMoment(page, piece);
+    if (at === null) {
+      await context.close();
+      return done;
+    }
+    await context.close();
+    if (Date.parse(at) > momentMs()) {
+      moveTo(new Date(Date.parse(at) + 60_000).toISOString());
+      await server.stop();
+      await server.restart();
+    }
+    const here = await openPage(browser, `${server.url}/bench`);
+    const heading = here.page.getByRole('heading', { level: 1 });
+    await heading.waitFor();
+    const title = ((await heading.textContent()) ?? '').trim();
+    if (await before(here.page, title, done)) {
+      await here.context.close();
+      continue;
+    }
+    if (title === 'That is all for now') {
+      await here.context.close();
+      moveTo(new Date(momentMs() + 3_600_000).toISOString());
+      await server.stop();
+      await server.restart();
+      continue;
+    }
+    const asked = here.page.getByRole('button', { name: ANSWERS });
+    await ((await asked.count()) > 0 ? asked.first() : here.page.getByRole('button', { name: /^Done/ })).click();
+    await here.page.getByText(/^Logged: /).first().waitFor();
+    done.push({ title, at: new Date(momentMs()).toISOString().slice(0, 16) });
+    await here.context.close();
+  }
+  throw new Error(`It never ended: ${done.map(({ title }) => title).join(' / ')}`);
+}
+
+/** Closes a piece on Finish and fit. */
+export async function finish(page: Page, piece: string): Promise<void> {
+  await page.goto(`${piece}/finish`);
+  await page.getByRole('button', { name: 'It is finished' }).click();
+  await page.getByRole('link', { name: /Dates finished/ }).waitFor();
 }

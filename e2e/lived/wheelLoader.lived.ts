@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, openPage, type Running, startServer } from '../harness.ts';
-import { addPiece, addStep, openWith, placeOf, stepsSaid, Verdicts } from './living.ts';
+import { addPiece, addStep, finish, liveToEnd, openWith, placeOf, stepsSaid, Verdicts } from './living.ts';
 
 /** Job 05: a die-cast wheel loader in a friend's own livery. */
 
@@ -81,6 +81,22 @@ describe('job 05', () => {
     await page.goto(`${piece}/finish`);
     await page.getByText('The whole plan was read as a painter would.').waitFor();
     said.holds('6, the decal', dated[decalAt]);
+
+    const lived = (await liveToEnd(browser, server, piece)).map(({ at, title }) => `${at} ${title}`);
+    if (process.env.TELL) console.log(lived.join('\n'));
+    const livedAt = (words: RegExp) => placeOf(lived, words);
+    const coatsDone = lived.flatMap((step, index) => (/Coat \d of \d/.test(step) ? [index] : []));
+    expect(livedAt(/Photograph/)).toBe(0);
+    expect(livedAt(/Dry fit/)).toBeGreaterThan(livedAt(/Drill and tap/));
+    expect(coatsDone[0]).toBeGreaterThan(livedAt(/Dry fit/));
+    expect(livedAt(/Glue the cab window/)).toBeGreaterThan(coatsDone.at(-1) ?? Number.NaN);
+    expect(livedAt(/Glue the hand-rail/)).toBeLessThan(lived.findIndex((step) => /Coat 1 of \d, clear/.test(step)));
+    const clearAt = lived.find((step) => /Coat 1 of \d, clear/.test(step)) ?? '';
+    const decalDone = lived[livedAt(/Decal number 12/)] ?? '';
+    expect(Date.parse(`${clearAt.slice(0, 16)}Z`) - Date.parse(`${decalDone.slice(0, 16)}Z`)).toBeGreaterThanOrEqual(86_000_000);
+    said.holds('6 (order), a full day between decal and clear', `${decalDone} … ${clearAt}`);
+    await finish(page, piece);
+    said.holds('from add to finished', `${lived.length} steps, ${lived[0]} … ${lived.at(-1)}`);
 
     for (const [point, why] of [
       ['4', 'primer swapped under the colour: shown in Coats, not asserted here yet'],

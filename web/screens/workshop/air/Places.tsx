@@ -19,7 +19,7 @@ export function Places() {
   return (
     <ul className="mt-3">
       {facts.places.map((place) => (
-        <li key={place.id} className="grid items-center gap-x-4 gap-y-2 sm:grid-cols-[minmax(0,1fr)_auto] border-t border-hairline py-3">
+        <li key={place.id} className="grid items-start gap-x-4 gap-y-2 sm:grid-cols-[minmax(0,1fr)_auto] border-t border-hairline py-3">
           <span>
             <PlaceAir place={place} />
             {(place.kind === 'outdoors' || place.kind === 'balcony') && <PlacePosition place={place} />}
@@ -50,6 +50,7 @@ export function Places() {
               dry here
             </button>
           </span>
+          <UsualByMonth place={place} />
         </li>
       ))}
       <li className="border-t border-hairline pt-3">
@@ -116,7 +117,6 @@ function PlaceAir({ place }: { place: Place }) {
           </span>
         </p>
       )}
-      <UsualByMonth place={place} />
       {typing ? (
         <ReadingForm place={place} onKept={() => setTyping(false)} />
       ) : (

@@ -21,7 +21,7 @@ export function UsualByMonth({ place }: { place: Place }) {
   const month = monthOf(plan.now);
   const usual = usualAir(place, month, workshop.timeZone, plan.now);
   return (
-    <div className="text-small">
+    <div className="text-small sm:col-span-2">
       <span>
         Usual in {MONTHS[Math.floor(month)]}: <span className="figure">{words.temperature(usual.c)}</span> ·{' '}
         <span className="figure">{Math.round(usual.rh)} %</span>, <span className="second">{FROM[usual.from]}</span>{' '}
@@ -44,7 +44,7 @@ function Year({ place, onKept }: { place: Place; onKept: () => void }) {
   const [typed, setTyped] = useState<readonly Typed[]>(() =>
     MONTHS.map((_, index) => {
       const usual = usualAir(place, index + 0.5, workshop.timeZone, plan.now);
-      return { c: words.temperature(usual.c), rh: String(Math.round(usual.rh)) };
+      return { c: words.temperature(usual.c), rh: `${Math.round(usual.rh)} %` };
     }),
   );
   const [problem, setProblem] = useState<string | null>(null);
@@ -64,9 +64,9 @@ function Year({ place, onKept }: { place: Place; onKept: () => void }) {
   };
   return (
     <div className="mt-2">
-      <ul className="grid max-w-xl grid-cols-2 gap-x-6 gap-y-1 sm:grid-cols-3">
+      <ul className="grid grid-cols-1 gap-x-8 gap-y-1 min-[480px]:grid-cols-2 sm:grid-cols-3">
         {MONTHS.map((name, index) => (
-          <li key={name} className="grid grid-cols-[1fr_4.5rem_3.5rem] items-center gap-1">
+          <li key={name} className="grid grid-cols-[2.5rem_5.5rem_5rem] items-center gap-2">
             <span>{name.slice(0, 3)}</span>
             <input
               className="field !min-h-9"
