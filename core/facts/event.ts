@@ -208,6 +208,15 @@ export const eventSchema = z.discriminatedUnion('kind', [
   }),
   /** The learned factor of a product is forgotten from here on. */
   z.strictObject({ ...head, kind: z.literal('forget'), productId: idSchema }),
+  /** One of several alike that is looked at by itself: ticked, or by `off` no longer. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('ticked'),
+    pieceId: idSchema,
+    partIds: partIdsSchema,
+    item: z.string().trim().min(1, 'Say what is ticked.').max(160),
+    off: z.boolean().optional(),
+  }),
   /** A check that was not passed; a pass is the done step it guards. */
   z.strictObject({
     ...head,

@@ -91,6 +91,8 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
         what: 'Learned drying forgotten',
         who: paint(event.productId, ''),
       };
+    case 'ticked':
+      return { what: `${event.off ? 'No longer ticked' : 'Ticked'}: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };
     case 'failed-check':
       return { what: `Did not pass: ${event.item}`, who: `${name}, ${parts(event.partIds)}` };
     case 'bought':

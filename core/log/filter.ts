@@ -23,6 +23,7 @@ const KINDS: Readonly<Record<Exclude<LogEvent['kind'], 'done'>, EntryKind>> = {
   patch: 'seen',
   tile: 'seen',
   inspected: 'seen',
+  ticked: 'seen',
   corner: 'seen',
   'cup-test': 'seen',
   'let-down': 'seen',

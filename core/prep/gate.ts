@@ -1,4 +1,5 @@
-import { type FeatureKind, type FEATURES_KEYED, isMetal, type Part, plain } from '#core/facts/index';
+import { type FeatureKind, type FEATURES_KEYED, isMetal, type LogEvent, type Part, plain } from '#core/facts/index';
+import { listed } from '#core/units/index';
 import { type MendScope, mendOf } from './mendChoice.ts';
 import { markText } from './repairs.ts';
 
@@ -26,11 +27,49 @@ export function gateItems(part: Part, stripped: boolean, scopeOf: (markId: strin
       if (mend === 'replace') return [`Replaced: ${markText(mark)}`];
       return [`Put right (${plain(mend)}): ${markText(mark)}`];
     }),
-    ...(part.features ?? []).flatMap(({ kind }) => (isKeyed(kind) ? [KEYED_BY_HAND[kind]] : [])),
+    ...(part.features ?? []).flatMap(({ kind, count }) => (isKeyed(kind) ? keyedItems(part, kind, count) : [])),
     ...(part.zones.some((zone) => zone.bare !== undefined) ? ['What stays bare is marked for masking'] : []),
     ...(isMetal(part.material) ? ['Water break: a film of water stays whole'] : []),
   ];
   return items;
+}
+
+/** Of these each is looked at by itself: one that is missed pops the paint. */
+const EACH: Partial<Record<FeatureKind, { readonly one: string; readonly matt: string }>> = {
+  countersinks: { one: 'Countersink', matt: 'matt to the bottom' },
+  'hole-rims': { one: 'Rim', matt: 'matt all round' },
+};
+/** More than so many are no list any more. */
+const MOST_TICKS = 24;
+
+function keyedItems(part: Part, kind: keyof typeof KEYED_BY_HAND, count: number): string[] {
+  const each = EACH[kind];
+  if (!each || count < 2 || count > MOST_TICKS) return [KEYED_BY_HAND[kind]];
+  return Array.from({ length: count }, (_, index) => `${each.one} ${index + 1} of ${count} on ${part.name}: ${each.matt}`.slice(0, 160));
+}
+
+/** Items that are ticked one by one, of a list that is looked at. */
+export function tickItems(items: readonly string[]): string[] {
+  return items.filter((item) => /^\w+ \d+ of \d+ on /.test(item));
+}
+
+/** Those of them that are not ticked yet, since the part was last sent back. */
+export function openTicks(items: readonly string[], pieceId: string, partIds: readonly string[], events: readonly LogEvent[]): string[] {
+  const ticked = new Set<string>();
+  for (const event of events) {
+    if (event.kind === 'failed-check' && event.pieceId === pieceId && event.partIds.some((id) => partIds.includes(id))) ticked.clear();
+    if (event.kind !== 'ticked' || event.pieceId !== pieceId) continue;
+    if (event.off) ticked.delete(event.item);
+    else ticked.add(event.item);
+  }
+  return tickItems(items).filter((item) => !ticked.has(item));
+}
+
+/** "Not ready: countersinks 7 and 8 on Body are not ticked." Empty where all are. */
+export function openTicksText(open: readonly string[]): string {
+  if (open.length === 0) return '';
+  const named = open.map((item) => item.replace(/ of \d+ on (.*):.*$/, ' on $1').toLowerCase());
+  return `Not ready: ${listed(named)} ${open.length === 1 ? 'is' : 'are'} not ticked.`;
 }
 
 function isKeyed(kind: FeatureKind): kind is keyof typeof KEYED_BY_HAND {

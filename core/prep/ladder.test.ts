@@ -257,7 +257,7 @@ describe('gate and cleaning', () => {
       true,
       () => ({ leadExcluded: true }),
     );
-    expect(items.some((item) => item.includes('Countersinks'))).toBe(true);
+    expect(items.some((item) => item.includes('Countersink 2 of 2'))).toBe(true);
     expect(items.some((item) => item.includes('gouge, left'))).toBe(true);
     expect(items.at(-1)).toContain('Water break');
     expect(gateItems(part({ material: 'abs' }), false, () => ({ leadExcluded: true })).some((item) => item.includes('Water break'))).toBe(

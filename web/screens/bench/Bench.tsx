@@ -1,7 +1,8 @@
 import { hexOf } from '#core/colour/index';
-import type { LogEvent } from '#core/facts/index';
+import { type LogEvent, standingEvents } from '#core/facts/index';
 import { FAULTS, type Sign } from '#core/faults/index';
 import { detailTogether } from '#core/plan/index';
+import { openTicks, openTicksText } from '#core/prep/index';
 import { cautionsFor } from '#core/safety/index';
 import { asSentence, toIso } from '#core/units/index';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -69,12 +70,21 @@ export function Bench() {
   const done = useCallback(() => {
     // A second press of a double click meets a step already logged and does nothing.
     if (!step || pressed.current === step.id) return;
+    const open = batch.flatMap(({ checks = [], pieceId, on }) =>
+      openTicks(
+        checks,
+        pieceId,
+        on.map(({ partId }) => partId),
+        standingEvents(facts.events),
+      ),
+    );
+    if (open.length > 0) return setSaid(openTicksText(open));
     pressed.current = step.id;
     const at = Date.now() / 60_000;
     const events = doneTogether(batch, newId, at, workshop.dryPlaceId);
     setJustDone({ steps: batch, events, at });
     void logEvents(events);
-  }, [step, batch, workshop.dryPlaceId]);
+  }, [step, batch, workshop.dryPlaceId, facts.events]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
