@@ -1,7 +1,8 @@
 import type { Label, Layer, LogEvent } from '#core/facts/index';
 import { clear, coat, NOW, part, piece, planOf, primed, primer, shelf, solePiece as own, steps } from '#core/invented/index';
-import { conditionsOf } from '#core/drying/index';
+import { clocksOf, conditionsOf } from '#core/drying/index';
 import { plan } from '#core/plan/index';
+import { type PlannedFilm, timesOf } from './films/index.ts';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 
@@ -191,5 +192,29 @@ describe('a coat of which only two days are known', () => {
   it('has the windows of the earlier of the two', () => {
     expect(firstCoat(doubtful(2))).toBe('Coat 1 of 3, Green');
     expect(firstCoat(doubtful(20))).toBe('A fresh coat, Silver');
+  });
+});
+
+describe('tape on the clear over a candy', () => {
+  it('waits for its cure, and over a colour of the same family hardly for an evening', () => {
+    const clocks = clocksOf(conditionsOf(shelf, NOW));
+    const film = (family: 'candy' | 'acrylic-lacquer', below?: PlannedFilm): PlannedFilm => ({
+      family,
+      role: 'clear',
+      name: family,
+      lab: { l: 50, a: 0, b: 0 },
+      layerId: family,
+      placeId: 'place-spray',
+      first: { at: NOW },
+      last: { at: NOW },
+      coats: 2,
+      filmUm: 26,
+      normalUm: 13,
+      flatted: false,
+      ...(below ? { below } : {}),
+    });
+    const hours = (own: PlannedFilm) => ((timesOf(own, clocks, () => NOW).tape ?? Number.NaN) - NOW) / 60;
+    expect(hours(film('acrylic-lacquer', film('candy')))).toBeCloseTo(72, 0);
+    expect(hours(film('acrylic-lacquer'))).toBeLessThan(6);
   });
 });

@@ -96,10 +96,16 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 export async function nextMoment(page: Page, piece: string): Promise<string | null> {
   await page.goto(`${piece}/dates`);
   await page.getByRole('heading', { level: 1 }).first().waitFor();
-  const row = page.getByRole('listitem').filter({ has: page.getByText('why then?') }).first();
-  await row.or(page.getByText(/Nothing is left to do|finished/i).first()).first().waitFor();
+  const row = page
+    .getByRole('listitem')
+    .filter({ has: page.getByText('why then?') })
+    .first();
+  await row
+    .or(page.getByText(/Nothing is left to do|finished/i).first())
+    .first()
+    .waitFor();
   if ((await row.count()) === 0) return null;
-  const clock = /(\d\d):(\d\d)/.exec((await row.innerText()) ?? '');
+  const clock = /(\d\d):(\d\d)/.exec((await row.textContent()) ?? '');
   const day = await row.evaluate((own) => {
     let at: Element | null = own;
     while (at && !/^(Mon|Tue|Wed|Thu|Fri|Sat|Sun) \d+ \w{3}/.test(at.textContent ?? '')) at = at.previousElementSibling ?? at.parentElement;
@@ -113,15 +119,35 @@ export async function nextMoment(page: Page, piece: string): Promise<string | nu
   return new Date(Date.UTC(year, month, Number(date[1]), Number(clock[1]), Number(clock[2]))).toISOString();
 }
 
+/** On which day each of these steps is, counted from the first day of the plan. */
+export async function daysOf(page: Page, piece: string, steps: readonly RegExp[]): Promise<number[]> {
+  await page.goto(`${piece}/dates`);
+  await page.getByText('why then?').first().waitFor();
+  const text = (await page.getByRole('main').allInnerTexts()).join('\n');
+  let day = Number.NaN;
+  const found = steps.map(() => Number.NaN);
+  for (const line of text.split('\n')) {
+    const date = /^\w{3} (\d+) (\w{3})$/.exec(line.trim());
+    if (date) {
+      const [now, month] = [new Date(momentMs()), MONTHS.indexOf(date[2])];
+      day = Date.UTC(now.getUTCFullYear() + (month < now.getUTCMonth() ? 1 : 0), month, Number(date[1])) / 86_400_000;
+    }
+    steps.forEach((own, index) => {
+      if (Number.isNaN(found[index]) && own.test(line)) found[index] = day;
+    });
+  }
+  return found;
+}
+
 /** What a person answers where the bench asks what came of it. */
 const ANSWERS = /^(Better: go on|All off|Apart, so|Accepted|Held|All of it|Most)$/;
 
-/** Lives a piece to its end at the bench, each step pressed when the plan has it; `before` may act before a step. */
+/** Lives a piece to its end at the bench, or until a step that is told by its words; each step is pressed when the plan has it. */
 export async function liveToEnd(
   browser: Browser,
   server: Running,
   piece: string,
-  before: (page: Page, title: string, done: readonly Lived[]) => Promise<boolean> = async () => false,
+  { until = () => false }: { readonly until?: (title: string) => boolean } = {},
 ): Promise<Lived[]> {
   const done: Lived[] = [];
   for (let turn = 0; turn < 140; turn++) {
@@ -132,6 +158,7 @@ export async function liveToEnd(
       return done;
     }
     await context.close();
+    if (process.env.TELL) console.log('planned', at, 'now', new Date(momentMs()).toISOString());
     if (Date.parse(at) > momentMs()) {
       moveTo(new Date(Date.parse(at) + 60_000).toISOString());
       await server.stop();
@@ -141,9 +168,9 @@ export async function liveToEnd(
     const heading = here.page.getByRole('heading', { level: 1 });
     await heading.waitFor();
     const title = ((await heading.textContent()) ?? '').trim();
-    if (await before(here.page, title, done)) {
+    if (until(title)) {
       await here.context.close();
-      continue;
+      return done;
     }
     if (title === 'That is all for now') {
       await here.context.close();
@@ -154,7 +181,10 @@ export async function liveToEnd(
     }
     const asked = here.page.getByRole('button', { name: ANSWERS });
     await ((await asked.count()) > 0 ? asked.first() : here.page.getByRole('button', { name: /^Done/ })).click();
-    await here.page.getByText(/^Logged: /).first().waitFor();
+    await here.page
+      .getByText(/^Logged: /)
+      .first()
+      .waitFor();
     done.push({ title, at: new Date(momentMs()).toISOString().slice(0, 16) });
     await here.context.close();
   }
@@ -166,4 +196,41 @@ export async function finish(page: Page, piece: string): Promise<void> {
   await page.goto(`${piece}/finish`);
   await page.getByRole('button', { name: 'It is finished' }).click();
   await page.getByRole('link', { name: /Dates finished/ }).waitFor();
+}
+
+export type CanOf = {
+  readonly name: string;
+  readonly kind: string;
+  readonly thinner?: string;
+  readonly colour?: string;
+  readonly volume: string;
+  readonly left?: string;
+};
+
+/** A can put on the shelf; ends on the sheet of its label. */
+export async function addCan(page: Page, server: Running, { name, kind, thinner, colour, volume, left }: CanOf): Promise<void> {
+  await page.goto(`${server.url}/shelf`);
+  await page.getByRole('button', { name: 'Enter a can' }).first().click();
+  const form = page.getByRole('dialog');
+  await form.getByRole('button', { name: kind, exact: true }).click();
+  if (thinner) await form.getByRole('button', { name: thinner, exact: true }).click();
+  if (colour) await form.getByRole('button', { name: colour, exact: true }).click();
+  await form.getByLabel('Volume').fill(volume);
+  if (left) await form.getByLabel('Left, if not full').fill(left);
+  await form.getByLabel('Name on the label, if you like').fill(name);
+  await form.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByText(`${name} stands on the shelf.`).waitFor();
+  await page.getByRole('listitem').filter({ hasText: name }).getByRole('link').first().click();
+  await page
+    .getByRole('heading', { name: new RegExp(name) })
+    .first()
+    .waitFor();
+}
+
+/** One line of the label, on the sheet that is open. */
+export async function typeLabel(page: Page, line: string, text: string): Promise<void> {
+  const row = page.getByRole('row').filter({ hasText: line });
+  await row.getByRole('textbox').fill(text);
+  await page.keyboard.press('Enter');
+  await row.getByText('the label').waitFor();
 }

@@ -73,7 +73,7 @@ const STILL_TACKY_WAIT = 10;
 
 /** The moments of a film, with what the person's finger said put over what the clock predicts. */
 export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmTimes {
-  const predicted = doubted(film, filmTimes(filmSetOf(film, clocks, endOf), clocks));
+  const predicted = overCandy(film, doubted(film, filmTimes(filmSetOf(film, clocks, endOf), clocks)));
   if (!film.observed) return predicted;
   const key = MOMENT_OF[film.observed.stage];
   const said = predicted[key];
@@ -82,6 +82,11 @@ export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): 
       ? Math.min(said ?? film.observed.at, film.observed.at)
       : Math.max(said ?? 0, film.observed.at + STILL_TACKY_WAIT);
   return { ...predicted, [key]: at };
+}
+
+/** A candy takes tape only on its cured clear: sooner the pull goes through to it (trade §6). */
+function overCandy({ below }: PlannedFilm, times: FilmTimes): FilmTimes {
+  return below?.family === 'candy' ? { ...times, tape: times.cured } : times;
 }
 
 /** Of two days it may be the worse is taken for each: the windows of the older film, the dryness of the younger. */

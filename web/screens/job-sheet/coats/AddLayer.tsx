@@ -17,6 +17,9 @@ const CLEAR_LAB = { l: 97, a: 0, b: 0 };
 /** Where nothing below asks for more. */
 const COATS = 2;
 
+/** Where a new layer lands: below everything, above the other colours and under the clear, or on top. */
+export type LayerPlace = 'bottom' | 'colour' | 'top';
+
 /** A layer from the shelf in two presses: where, and which paint. Its coats come from the hiding rule. */
 export function AddLayer({
   piece,
@@ -27,19 +30,19 @@ export function AddLayer({
   piece: Piece;
   part: Part;
   stack: StackView;
-  onAdd: (layer: Layer, at: 'top' | 'bottom') => void;
+  onAdd: (layer: Layer, at: LayerPlace) => void;
 }) {
   const [covers, setCovers] = useState<Layer['covers']>('all');
   const painted = part.zones.filter((zone) => zone.bare === undefined);
   const below = stack.layers.filter((layer) => layer.role !== 'clear').at(-1);
   const add = (product: Product, role: string) => {
     const coats = role === 'clear' || !below ? COATS : coatsForColour(below.lab, product.lab, product.share);
-    onAdd({ id: newId(), productId: product.id, coats, covers }, 'top');
+    onAdd({ id: newId(), productId: product.id, coats, covers }, role === 'clear' ? 'top' : role.endsWith('primer') ? 'bottom' : 'colour');
   };
   const addAny = (colour: AnyColour) => {
     const wanted = wantedOf(colour, (below?.family as Family | undefined) ?? 'acrylic-lacquer');
     const coats = colour.transparent || !below ? COATS : coatsForColour(below.lab, colour.lab, hidingShare(colour.lab, colour.flake));
-    onAdd({ id: newId(), wanted, coats, covers, ...(colour.targetId ? { targetId: colour.targetId } : {}) }, 'top');
+    onAdd({ id: newId(), wanted, coats, covers, ...(colour.targetId ? { targetId: colour.targetId } : {}) }, 'colour');
   };
   /** A primer goes below everything, a clear on top. */
   const addKind = (kind: CanKind) => {

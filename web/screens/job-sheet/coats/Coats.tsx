@@ -1,5 +1,5 @@
-import { hasPaintedZone, type Layer } from '#core/facts/index';
-import type { LayerView } from '#core/plan/index';
+import { hasPaintedZone, type Layer, type Part } from '#core/facts/index';
+import type { LayerView, StackView } from '#core/plan/index';
 import { onTheirGrounds } from './looks/onTheirGrounds.ts';
 import { counted, sentences } from '#core/units/index';
 import { useState } from 'react';
@@ -7,7 +7,7 @@ import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { Why } from '../../../views/Why.tsx';
-import { AddLayer } from './AddLayer.tsx';
+import { AddLayer, type LayerPlace } from './AddLayer.tsx';
 import { BetweenLayers } from './BetweenLayers.tsx';
 import { Board } from './boards/Board.tsx';
 import { CompareSystems } from './choosing/CompareSystems.tsx';
@@ -106,11 +106,10 @@ export function Coats({ piece, view }: SectionProps) {
           piece={piece}
           part={part}
           stack={stack}
-          onAdd={(layer, at) =>
-            at === 'top'
-              ? saveLayers([...part.layers, layer], 'Layer added on top. Drag it where it belongs.')
-              : saveLayers([layer, ...part.layers], 'Layer added below all others. Drag it where it belongs.')
-          }
+          onAdd={(layer, at) => {
+            const place = placeFor(at, part, stack);
+            saveLayers([...part.layers.slice(0, place), layer, ...part.layers.slice(place)], ADDED[at]);
+          }}
         />
       </section>
       <aside className="space-y-5">
@@ -147,4 +146,20 @@ function amountText({ coats, mlPerCoat, filmMl, sweepsMl, holds, hand }: LayerVi
   const both = `By its film ${volume(filmMl)} a coat, by its sweeps ${volume(sweepsMl)}`;
   const why = holds === 'film' ? 'the film asks for more' : hand === 'aerosol' ? 'a can empties by time' : 'the sweeps put on more';
   return sentences(`${counted(coats, 'coat')} of ${volume(mlPerCoat)}`, `${both}: ${why}`, 'Nozzle and residue come on top');
+}
+
+const ADDED: Record<LayerPlace, string> = {
+  bottom: 'Layer added below all others.',
+  colour: 'Layer added above the colours, under the clear.',
+  top: 'Layer added on top.',
+};
+
+/** Laid film cannot be gone under; a colour lands under the clears that close the stack. */
+function placeFor(at: LayerPlace, part: Part, stack: StackView): number {
+  const view = (id: string) => stack.layers.find(({ layerId }) => layerId === id);
+  const laid = part.layers.findLastIndex(({ id }) => (view(id)?.laidCoats ?? 0) > 0) + 1;
+  if (at === 'bottom') return laid;
+  if (at === 'top') return part.layers.length;
+  const lastOpaque = part.layers.findLastIndex(({ id }) => view(id)?.role !== 'clear') + 1;
+  return Math.max(laid, lastOpaque);
 }

@@ -53,7 +53,9 @@ export function Dates({ piece, view }: SectionProps) {
               ? `Likely ${words.day(view.likely)}, safe ${words.day(view.safe ?? view.likely)}`
               : view.undecided
                 ? 'No end: something is not decided'
-                : 'No end as it stands'}
+                : days.size === 0 && view.nextStepId === null
+                  ? 'Nothing is left to do'
+                  : 'No end as it stands'}
         </h2>
         {view.late && (
           <p className="mt-1 font-[650]">
