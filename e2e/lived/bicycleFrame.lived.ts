@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { dayAhead, launchBrowser, momentMs, moveTo, openPage, type Running, startServer, typeMoment } from '../harness.ts';
-import { addCan, addStep, daysOf, liveToEnd, openWith, placeOf, stepsSaid, typeLabel, Verdicts } from './living.ts';
+import { dayAhead, launchBrowser, momentMs, moveTo, openPage, type Running, startServer } from '../harness.ts';
+import { addCan, addStep, buyAll, daysOf, liveToEnd, openWith, placeOf, stepsSaid, typeLabel, Verdicts } from './living.ts';
 
 /** Job 11: a bicycle frame in silver, transparent green and clear, its silver laid on a day nobody knows. */
 
@@ -41,8 +41,9 @@ describe('job 11', () => {
     await page.getByRole('button', { name: 'silver', exact: true }).first().click();
     await page.getByRole('button', { name: 'Coloured', exact: true }).click();
     await page.getByRole('button', { name: 'not sure of the day' }).click();
-    await typeMoment(page, 'Some time between', `${dayAhead(-6)}T19:00`);
-    await page.getByLabel('and', { exact: true }).fill(dayAhead(-4));
+    await page.getByRole('textbox', { name: 'Some time between' }).fill(dayAhead(-6));
+    await page.getByLabel('Hour').first().fill('19:00');
+    await page.getByRole('textbox', { name: 'and', exact: true }).fill(dayAhead(-4));
     await page.getByLabel('Hour').last().fill('21:00');
     await page.getByLabel('With what').selectOption({ label: 'Frame silver' });
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
@@ -81,6 +82,7 @@ describe('job 11', () => {
     await page.goto(`${piece}/finish`);
     await page.getByText('Nothing in it would spoil the piece.').waitFor();
 
+    await buyAll(page, server);
     await liveToEnd(browser, server, piece, { until: (title) => /Coat 1 of \d, clear/.test(title) });
     moveTo(new Date(momentMs() + 30 * 60_000).toISOString());
     await server.stop();
@@ -91,7 +93,10 @@ describe('job 11', () => {
       .first()
       .click()
       .catch(() => undefined);
-    if (process.env.TELL) await over.page.screenshot({ path: '/tmp/over.png' });
+    if (process.env.TELL)
+      await import('node:fs').then(async (fs) =>
+        fs.writeFileSync('/tmp/over.json', await (await fetch(`${server.url}/api/workshop`)).text()),
+      );
     const stop = over.page.getByText(/The label of Frame green lets a clear on for 12 min/).first();
     await stop.waitFor();
     await over.page.getByLabel('Ways on').getByText('Strip this part and lay it again').waitFor();

@@ -44,19 +44,37 @@ export type Wish = {
   readonly looks: string;
   readonly colours: readonly string[];
   readonly scale?: string;
+  /** Where it is now; absent: with its old paint on. */
+  readonly where?: string;
 };
 
 /** Adds a piece on the quick screen; returns its address. */
-export async function addPiece(page: Page, server: Running, { name, side, looks, colours, scale }: Wish): Promise<string> {
+export async function addPiece(page: Page, server: Running, { name, side, looks, colours, scale, where }: Wish): Promise<string> {
   await page.goto(`${server.url}/pieces/new`);
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Longest side').fill(side);
   if (scale) await page.getByLabel('Scale, if any').fill(scale);
   await page.getByRole('button', { name: looks, exact: true }).click();
   for (const colour of colours) await page.getByRole('button', { name: colour, exact: true }).click();
+  if (where) await page.getByRole('button', { name: where, exact: true }).click();
   await page.getByRole('button', { name: 'Add it with this plan' }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
   return `${server.url}/pieces/${page.url().split('/pieces/')[1].split('/')[0]}`;
+}
+
+/** One more part, by its name and material. */
+export async function addPart(page: Page, piece: string, name: string, material: string): Promise<void> {
+  await page.goto(`${piece}/survey?view=parts`);
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  const field = page.getByLabel('Name of the part');
+  await page.getByText('New part', { exact: true }).first().waitFor();
+  await field.fill(name);
+  await field.blur();
+  await page.getByLabel('Parts', { exact: true }).getByText(name, { exact: true }).waitFor();
+  await page
+    .locator('label', { hasText: /^Material/ })
+    .getByRole('combobox')
+    .selectOption(material);
 }
 
 /** A step of the person's own, typed as they say it. */
@@ -233,4 +251,15 @@ export async function typeLabel(page: Page, line: string, text: string): Promise
   await row.getByRole('textbox').fill(text);
   await page.keyboard.press('Enter');
   await row.getByText('the label').waitFor();
+}
+
+/** Buys whatever the list has, each line as it stands. */
+export async function buyAll(page: Page, server: Running): Promise<void> {
+  await page.goto(`${server.url}/buying`);
+  await page.getByText('proven the cheapest', { exact: true }).waitFor();
+  const bought = page.getByRole('button', { name: /^(all of it bought|bought)/i });
+  for (let lines = await bought.count(); lines > 0; lines = await bought.count()) {
+    await bought.first().click();
+    await page.waitForTimeout(800);
+  }
 }

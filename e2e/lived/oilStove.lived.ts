@@ -1,0 +1,78 @@
+import type { Browser } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { launchBrowser, openPage, type Running, startServer } from '../harness.ts';
+import { addPart, addPiece, finish, liveToEnd, openWith, placeOf, stepsSaid, Verdicts } from './living.ts';
+
+/** Job 09: new panels for a ship’s oil stove; the burner and its tank are no work for a hobby bench. */
+
+let browser: Browser;
+let server: Running;
+const said = new Verdicts('09');
+beforeAll(async () => {
+  [browser, server] = [await launchBrowser(), await startServer(false)];
+  await openWith(browser, server, ['Mon', 'Tue', 'Thu']);
+});
+afterAll(async () => {
+  said.print();
+  await browser.close();
+  await server.stop();
+  server.remove();
+});
+
+describe('job 09', () => {
+  it('is acted out by the interface alone', async () => {
+    const { page, context, errors } = await openPage(browser, server.url);
+    const piece = await addPiece(page, server, {
+      name: 'Stove panels',
+      side: '400 mm',
+      looks: 'large panel',
+      colours: ['green'],
+      where: 'Bare',
+    });
+    const before = await stepsSaid(page, piece);
+    expect(before.length).toBeGreaterThan(3);
+    await addPart(page, piece, 'Burner with its tank', 'steel');
+    await page.goto(`${piece}/survey?view=walk`);
+    const hazard = page.getByRole('button', { name: /^Gas/ }).first();
+    const pass = page.getByRole('button', { name: 'Pass over' });
+    await pass.waitFor();
+    for (let questions = 0; questions < 25 && (await hazard.count()) === 0; questions++) {
+      await pass.click();
+      await page.waitForTimeout(400);
+    }
+    await hazard.click();
+    await page
+      .getByRole('combobox', { name: /on which part/ })
+      .first()
+      .selectOption({ label: 'Burner with its tank' });
+    await page.getByRole('button', { name: 'That is all of it' }).click();
+    await page.getByText('Noted: what it forbids is not planned.').waitFor();
+    const steps = await stepsSaid(page, piece);
+    expect(steps.join(' ')).not.toContain('Burner with its tank');
+    expect(steps.length).toBeGreaterThanOrEqual(before.length);
+    await page.goto(`${piece}/survey?view=parts`);
+    const refused = page.getByLabel('Parts', { exact: true }).getByRole('listitem').filter({ hasText: 'Burner with its tank' }).first();
+    said.holds('1 (ruin)', `${(await refused.textContent()) ?? ''}; ${steps.length} steps of the panels keep their dates`);
+
+    const lived = await liveToEnd(browser, server, piece);
+    const told = lived.map(({ at, title }) => `${at} ${title}`);
+    const day = (step: string) => step.slice(0, 10);
+    const bared = told.findLastIndex((step) => /sand|brush|prep, rinse/i.test(step) && !/flat/i.test(step));
+    const covered = placeOf(told, /Coat 1 of/);
+    const keptDry = told.findIndex((step, index) => index >= bared && /metal prep/i.test(step));
+    expect(covered).toBeGreaterThan(-1);
+    expect(day(told[covered]) === day(told[Math.max(0, bared)]) || keptDry >= 0).toBe(true);
+    said.holds('2 (ruin)', `${told[Math.max(0, bared)]} … ${told[covered]}`);
+    await finish(page, piece);
+    said.holds('from add to finished', `${told.length} steps, ${told[0]} … ${told.at(-1)}`);
+
+    for (const [point, why] of [
+      ['3', 'tint by weight from one bottle: mixes and ratios stand, not acted out here'],
+      ['6', 'two orders of a heat-set side and a two-part side: not acted out here'],
+      ['10 (record)', 'the record: issue 27'],
+    ] as const)
+      said.waits(point, why);
+    expect(errors).toEqual([]);
+    await context.close();
+  });
+});
