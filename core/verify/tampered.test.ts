@@ -81,6 +81,11 @@ describe('what was put off', () => {
     const later = stepOf(own, (step) => step.stage === 'wash');
     expect(startOf(later)).toBeGreaterThanOrEqual(NOW + 2 * 1440);
     expect(rulesOf(moved(own, later.id, NOW + 10), own.facts)).toContain('put off');
+    const undo: LogEvent = { id: 'u', at: toIso(NOW), kind: 'undo', undoes: 'w' };
+    const takenBack = { ...own.facts, events: [...own.facts.events, undo] };
+    expect(rulesOf(moved(own, later.id, NOW + 10), takenBack)).not.toContain('put off');
+    const other = { ...own.facts, events: [...own.facts.events, { ...undo, undoes: 'another' }] };
+    expect(rulesOf(moved(own, later.id, NOW + 10), other)).toContain('put off');
   });
 });
 

@@ -4,7 +4,7 @@ import type { Facts } from '#core/facts/index';
 import { HARD, inventedJob, NOW, ownStep, ownTask, PAINTED, PLANTED, part, piece, shelf, told, type Told } from '#core/invented/index';
 import { plan } from '#core/plan/index';
 import { toIso } from '#core/units/index';
-import { mendedPiece, sense, withKnown, withoutKnown } from './index.ts';
+import { mendedPiece, quiets, sense, withKnown, withoutKnown } from './index.ts';
 
 /** Absurd plans are named, each by its rule; their mended twins have nothing to be found. */
 
@@ -123,5 +123,30 @@ describe('a choice of one’s own', () => {
     const after = mendedPiece(own, { kind: 'task-after', taskId: 'glass', partId: 'body', layerId: 'colour' });
     expect(after.tasks?.[0]).toMatchObject({ after: { partId: 'body', layerId: 'colour' } });
     expect(after.tasks?.[0].before).toBeUndefined();
+  });
+});
+
+describe('a word of the person', () => {
+  const of = { rule: 'tape-on-film', partId: 'body', layerId: 'clear', taskId: 'bands' } as unknown as Parameters<typeof quiets>[1];
+  const word = (more: object) => ({ rule: 'tape-on-film', ...more }) as unknown as Parameters<typeof quiets>[0];
+  it('quiets what it names, as far as it names it', () => {
+    for (const named of [
+      {},
+      { partId: 'body' },
+      { layerId: 'clear' },
+      { taskId: 'bands' },
+      { partId: 'body', layerId: 'clear', taskId: 'bands' },
+    ])
+      expect([named, quiets(word(named), of)]).toEqual([named, true]);
+  });
+  it('quiets nothing of another rule, part, layer or step', () => {
+    for (const named of [
+      { rule: 'another' },
+      { partId: 'lid' },
+      { layerId: 'primer' },
+      { taskId: 'glue' },
+      { partId: 'body', layerId: 'primer' },
+    ])
+      expect([named, quiets(word(named), of)]).toEqual([named, false]);
   });
 });
