@@ -192,6 +192,8 @@ describe('a coat of which only two days are known', () => {
   it('has the windows of the earlier of the two', () => {
     expect(firstCoat(doubtful(2))).toBe('Coat 1 of 3, Green');
     expect(firstCoat(doubtful(20))).toBe('A fresh coat, Silver');
+    // On the one day it is too young, on the other too old: no moment serves both.
+    expect(firstCoat(doubtful(50))).toBe('A fresh coat, Silver');
   });
 });
 

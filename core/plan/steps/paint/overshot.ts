@@ -1,6 +1,6 @@
 import { plain } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
-import type { PlacedLayer, PlanContext, PlannedFilm } from '../../films/index.ts';
+import { type PlacedLayer, type PlanContext, type PlannedFilm, timesOf } from '../../films/index.ts';
 import type { Constraint } from '../constraint.ts';
 import { allowedBy } from '../gaps.ts';
 
@@ -27,7 +27,8 @@ export function overshotOn(film: PlannedFilm, placed: PlacedLayer, constraint: C
   const stretches = allowedBy(constraint.rule, clocks, () => at);
   const ends = stretches.map(({ to }) => to ?? Number.POSITIVE_INFINITY);
   const { byLabel, until } = labelsUntil(film, placed);
-  const since = ends.length > 0 ? Math.max(...ends) : byLabel ? at + until : Number.POSITIVE_INFINITY;
+  const never = byLabel ? at + until : ((freshOnly(constraint) ? timesOf(film, clocks, () => at).shuts : null) ?? Number.POSITIVE_INFINITY);
+  const since = ends.length > 0 ? Math.max(...ends) : never;
   if (since >= now) return null;
   const { resolved } = placed;
   const own = film.layerId === resolved.layer.id;
@@ -41,6 +42,11 @@ export function overshotOn(film: PlannedFilm, placed: PlacedLayer, constraint: C
       : `${film.name} (${plain(film.family)}) took ${own ? 'its next coat' : resolved.name} only in its window, and that has shut for good.`,
     way: film.role === 'metallic' && seesThrough && !own ? 'fresh-base' : 'strip',
   };
+}
+
+/** It goes on in the window or never: of a doubtful day that may have shut before the film was surely dry enough. */
+function freshOnly({ rule }: Constraint): boolean {
+  return rule.is === 'on-film' && rule.joint.branches.length > 0 && rule.joint.branches.every(({ state }) => state === 'fresh');
 }
 
 type Ground = Pick<PlannedFilm, 'family' | 'role' | 'label'>;
