@@ -101,7 +101,7 @@ export async function openPage(
   options: Parameters<Browser['newContext']>[0] = {},
 ): Promise<{ page: Page; context: BrowserContext; errors: string[] }> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options });
-  context.setDefaultTimeout(process.env.TELL ? 12_000 : 60_000);
+  context.setDefaultTimeout(60_000);
   await context.addInitScript(moveClock, aheadMs);
   const page = await context.newPage();
   const errors: string[] = [];

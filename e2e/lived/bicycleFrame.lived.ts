@@ -93,10 +93,6 @@ describe('job 11', () => {
       .first()
       .click()
       .catch(() => undefined);
-    if (process.env.TELL)
-      await import('node:fs').then(async (fs) =>
-        fs.writeFileSync('/tmp/over.json', await (await fetch(`${server.url}/api/workshop`)).text()),
-      );
     const stop = over.page.getByText(/The label of Frame green lets a clear on for 12 min/).first();
     await stop.waitFor();
     await over.page.getByLabel('Ways on').getByText('Strip this part and lay it again').waitFor();

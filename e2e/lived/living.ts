@@ -176,7 +176,6 @@ export async function liveToEnd(
       return done;
     }
     await context.close();
-    if (process.env.TELL) console.log('planned', at, 'now', new Date(momentMs()).toISOString());
     if (Date.parse(at) > momentMs()) {
       moveTo(new Date(Date.parse(at) + 60_000).toISOString());
       await server.stop();

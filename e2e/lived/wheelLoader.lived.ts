@@ -83,7 +83,6 @@ describe('job 05', () => {
     said.holds('6, the decal', dated[decalAt]);
 
     const lived = (await liveToEnd(browser, server, piece)).map(({ at, title }) => `${at} ${title}`);
-    if (process.env.TELL) console.log(lived.join('\n'));
     const livedAt = (words: RegExp) => placeOf(lived, words);
     const coatsDone = lived.flatMap((step, index) => (/Coat \d of \d/.test(step) ? [index] : []));
     expect(livedAt(/Photograph/)).toBe(0);
