@@ -196,6 +196,9 @@ describe('a mix', () => {
     expect(rulesOf(own.honest, own.facts)).toEqual([]);
     expect(rulesOf(moved(own, last.id, endOf(mix) + 5), own.facts)).toContain('induction');
     expect(rulesOf(moved(own, last.id, endOf(mix) + 200), own.facts)).toContain('pot life');
+    // Its clock runs from the mix, and not from the coat that was laid of it since.
+    expect(rulesOf(moved(own, last.id, endOf(mix) + 92), own.facts)).toContain('pot life');
+    expect(rulesOf(moved(own, last.id, endOf(mix) + 89), own.facts)).not.toContain('pot life');
   });
 });
 
