@@ -1,5 +1,5 @@
 import type { Label, Layer, LogEvent } from '#core/facts/index';
-import { clear, coat, NOW, part, piece, planOf, primed, primer, shelf, solePiece as own, steps } from '#core/invented/index';
+import { clear, coat, lacquer, NOW, part, piece, planOf, primed, primer, shelf, solePiece as own, steps } from '#core/invented/index';
 import { clocksOf, conditionsOf } from '#core/drying/index';
 import { plan } from '#core/plan/index';
 import { type PlannedFilm, timesOf } from './films/index.ts';
@@ -136,6 +136,19 @@ describe('a set of transparent coats broken off', () => {
     } as never;
     const ids = (result: ReturnType<typeof planned>) => result.steps.map((step) => step.id);
     expect(ids(planned([...late, washed]))).toEqual(ids(first).filter((id) => id !== wash.id));
+  });
+});
+
+describe('a coat laid again, whose sending back was taken back', () => {
+  it('is no part that was stripped', () => {
+    const laidAgain = [
+      ...longAgo,
+      coat('colour', 1, 300, 'acrylic-lacquer', 'colour', 12),
+      coat('colour', 1001, 200, 'acrylic-lacquer', 'colour', 12),
+    ];
+    const result = planOf(part({ layers: [primer(), lacquer(2), clear] }), laidAgain);
+    expect(steps(result, 'strip-on')).toEqual([]);
+    expect(steps(result, 'coat').filter((step) => step.coat?.layerId === 'primer')).toEqual([]);
   });
 });
 

@@ -34,12 +34,13 @@ export function strippedSince(at: Minute, layerId: string, reason: string, befor
   return { at, to: 'strip', layerId, reason, times: (before?.times ?? 0) + 1 };
 }
 
-/** The highest attempt the log has work of on a part, and when that was begun. */
+/** The highest attempt at which the log has a part washed or stripped, and when that was begun. */
 function begunAgain(piece: Piece, part: Part, { done }: Pick<History, 'done'>): [times: number, at: Minute | null] {
   const prefix = `${piece.id}.${part.id}.`;
   let [times, first]: [number, Minute | null] = [0, null];
   for (const [key, { at }] of done) {
-    if (!key.startsWith(prefix)) continue;
+    // Coats are laid again after any sending back; washed and stripped again is a part only where all is begun again.
+    if (!key.startsWith(prefix) || !BEFORE_SURFACE.some((stage) => key.startsWith(`${prefix}${stage}.`))) continue;
     const attempt = attemptIn(key);
     if (attempt > times || (attempt === times && first !== null && at < first)) [times, first] = [attempt, at];
   }
