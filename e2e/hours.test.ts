@@ -74,14 +74,16 @@ describe('hours at the bench', () => {
     await page.getByRole('button', { name: 'Keep to it' }).click();
     await expect.poll(async () => (await workshop()).longestStay).toBe(45);
 
-    await page.getByRole('button', { name: 'the fewest stays' }).click();
-    await expect.poll(async () => (await workshop()).goal).toBe('fewest-sessions');
-
     // Tonight only after all not: nothing of today is planned.
     await page.goto(server.url);
     await page.getByRole('button', { name: 'not today' }).click();
     await expect.poll(async () => (await workshop()).away.some(({ why }) => why === 'not today')).toBe(true);
     await page.getByRole('heading', { name: /^Next, / }).waitFor();
+
+    // With the fewest stays as its goal a plan may leave an evening out by itself: so it comes last.
+    await page.goto(`${server.url}/workshop`);
+    await page.getByRole('button', { name: 'the fewest stays' }).click();
+    await expect.poll(async () => (await workshop()).goal).toBe('fewest-sessions');
     await context.close();
     expect(errors).toEqual([]);
   });
