@@ -1,4 +1,4 @@
-import type { Family, Label } from '#core/facts/index';
+import type { Family, Label, Role } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import type { DryingClocks } from './climate.ts';
 import { filmSlowing } from './clock.ts';
@@ -107,6 +107,11 @@ function labelShuts(film: FilmSet, minutes: number | undefined, clocks: DryingCl
   return Math.min(onClock ?? Number.POSITIVE_INFINITY, film.lastCoatEnd + minutes);
 }
 
+/** Minutes after the last coat for which a label lets a clear, or another paint, on; undefined: it says nothing of it. */
+export function labelUntilMin(label: FilmSet['label'], role: Role | undefined): number | undefined {
+  return role === 'clear' ? (label?.clearUntilMin ?? label?.layerUntilMin) : label?.layerUntilMin;
+}
+
 /** What a label asks once its time for the next paint is over; one that says nothing more lets nothing on (trade §6). */
 export function afterLabel(label: FilmSet['label']): 'scuff' | 'again' | 'never' {
   return label?.afterwards ?? (label?.againMin === undefined ? 'never' : 'again');
@@ -171,8 +176,8 @@ function reckonedTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
     shuts,
     layer: at('layerFrom'),
     clear: at('clearFrom'),
-    layerShuts: labelShuts(film, film.label?.layerUntilMin, clocks),
-    clearShuts: labelShuts(film, film.label?.clearUntilMin ?? film.label?.layerUntilMin, clocks),
+    layerShuts: labelShuts(film, labelUntilMin(film.label, 'colour'), clocks),
+    clearShuts: labelShuts(film, labelUntilMin(film.label, 'clear'), clocks),
     dry,
     tape: at('tape'),
     flat: at('flat'),

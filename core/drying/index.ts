@@ -20,6 +20,7 @@ export { SprayHours } from './sprayHours.ts';
 export { isOwnThinner } from './thinners.ts';
 export {
   afterLabel,
+  labelUntilMin,
   type FilmSet,
   type FilmState,
   filmState,

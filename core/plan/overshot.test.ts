@@ -48,6 +48,11 @@ const planned = (events: LogEvent[], label: Label = { clearUntilMin: 12 }) =>
 const verdictOf = (result: ReturnType<typeof planned>, layerId: string) =>
   own(result).steps.joints.find((entry) => entry.layerId === layerId)?.joint.verdict;
 
+const ruleOf = (result: ReturnType<typeof planned>, layerId: string) => {
+  const answer = own(result).steps.joints.find((entry) => entry.layerId === layerId)?.joint.answer;
+  return [answer?.rule, answer?.source];
+};
+
 describe('a clear that the label wants within twelve minutes', () => {
   it('goes on in them, from an empty bench and with the coats below on; no try on scrap takes its minutes', () => {
     for (const events of [longAgo, greened(2), greened(11.5)]) {
@@ -118,6 +123,8 @@ describe('a set of transparent coats broken off', () => {
   it('is stripped, for its next coat never comes', () => {
     const result = planned(greened(30 * 60, 2));
     expect(verdictOf(result, 'green')).toBe('stop');
+    expect(ruleOf(result, 'green')).toEqual(['2 window', 'default']);
+    expect(ruleOf(planned(greened(60)), 'clear')).toEqual(['1b label', 'label']);
     expect(steps(result, 'coat').filter((step) => step.coat?.layerId === 'green')).toHaveLength(3);
     expect(own(result).planned).not.toBeNull();
   });

@@ -1,5 +1,5 @@
 import type { StackJoint } from '#core/coats/index';
-import { afterLabel, familyDrying } from '#core/drying/index';
+import { afterLabel, familyDrying, labelUntilMin } from '#core/drying/index';
 import { type Label, plain } from '#core/facts/index';
 import { HOUR } from '#core/units/index';
 import type { PlanContext, PlannedFilm, Ref } from '../films/index.ts';
@@ -95,7 +95,7 @@ export function nextCoat(film: PlannedFilm, mayScuff: boolean): Constraint {
  */
 export function onFilm(film: PlannedFilm, joint: StackJoint, heldMinutes = 0): Constraint {
   const { label } = film;
-  const until = joint.above.role === 'clear' ? (label?.clearUntilMin ?? label?.layerUntilMin) : label?.layerUntilMin;
+  const until = labelUntilMin(label, joint.above.role);
   const shutsForGood = until === undefined ? familyDrying(film.family).coatUntil !== null : afterLabel(label) === 'never';
   const onlyFresh = joint.branches.every((branch) => branch.state === 'fresh') || until !== undefined;
   return {

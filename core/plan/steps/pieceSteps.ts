@@ -164,10 +164,15 @@ function partStepsBack(sentBack: SentBack | null, piece: Piece, part: Part, cont
 }
 
 /** The joint whose window has shut is no longer one that sits, whatever is planned instead. */
-function withOvershot(entry: JointOfPart, { layerId, because, since, way }: Overshot): JointOfPart {
+function withOvershot(entry: JointOfPart, { layerId, because, byLabel, since, way }: Overshot): JointOfPart {
   if (entry.layerId !== layerId) return entry;
-  const finding = { verdict: 'stop', rule: '1b label', because } as const;
-  const answer = { ...entry.joint.answer, ...finding, findings: [...entry.joint.answer.findings, finding] };
+  const finding = { verdict: 'stop', rule: byLabel ? '1b label' : '2 window', because } as const;
+  const answer = {
+    ...entry.joint.answer,
+    ...finding,
+    source: byLabel ? ('label' as const) : ('default' as const),
+    findings: [...entry.joint.answer.findings, finding],
+  };
   return { ...entry, joint: { ...entry.joint, verdict: 'stop', answer, branches: [] }, overshot: { since, way } };
 }
 

@@ -1,3 +1,4 @@
+import { labelUntilMin } from '#core/drying/index';
 import { plain } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import { type PlacedLayer, type PlanContext, type PlannedFilm, timesOf } from '../../films/index.ts';
@@ -13,6 +14,8 @@ export type Overshot = {
   /** When it shut. */
   readonly since: Minute;
   readonly because: string;
+  /** The label's time was over, not the window of the family. */
+  readonly byLabel: boolean;
   /** A metallic is scuffed and takes a fresh base coat; all else is stripped. */
   readonly way: 'fresh-base' | 'strip';
 };
@@ -37,6 +40,7 @@ export function overshotOn(film: PlannedFilm, placed: PlacedLayer, constraint: C
     layerId: resolved.layer.id,
     belowLayerId: film.layerId,
     since,
+    byLabel,
     because: byLabel
       ? `The label of ${film.name} lets ${resolved.role === 'clear' ? 'a clear' : 'another paint'} on for ${until} min after its last coat, and they are over. By the label nothing goes on it any more.`
       : `${film.name} (${plain(film.family)}) took ${own ? 'its next coat' : resolved.name} only in its window, and that has shut for good.`,
@@ -70,6 +74,6 @@ function labelsUntil(
   { label, layerId }: Pick<PlannedFilm, 'label' | 'layerId'>,
   { resolved }: Pick<PlacedLayer, 'resolved'>,
 ): { readonly byLabel: boolean; readonly until: number } {
-  const until = resolved.role === 'clear' ? (label?.clearUntilMin ?? label?.layerUntilMin) : label?.layerUntilMin;
+  const until = labelUntilMin(label, resolved.role);
   return until === undefined || layerId === resolved.layer.id ? { byLabel: false, until: 0 } : { byLabel: true, until };
 }
