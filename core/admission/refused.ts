@@ -1,12 +1,12 @@
-import { flatRefused, resolveLayer } from '#core/coats/index';
-import type { Facts, Layer, Mark, Part, Piece, Problem } from '#core/facts/index';
+import { flatRefused, polishWhyNot, resolveLayer } from '#core/coats/index';
+import { type Facts, type Layer, type Mark, type Part, type Piece, type Problem, withZone } from '#core/facts/index';
 import { mendRefused } from '#core/prep/index';
 import { refusedMethod, withAllowedMethods } from '#core/strip/index';
-import { decalRefused, firstRefused } from '#core/zones/index';
+import { decalRefused, dividedPart, firstRefused } from '#core/zones/index';
 
 /**
  * What no path takes in: a strip method or a mend that is never used on its part, and a flatting of a film that is
- * never flatted (trade §3, §4, §6), nor a division or a decal that its sizes do not allow. Import, the address of a fact and the command line all ask here.
+ * never flatted or polished (trade §3, §4, §6, §7), nor a division or a decal that its sizes do not allow. Import, the address of a fact and the command line all ask here.
  */
 export function refusedIn(piece: Piece, facts: Facts, at: string): Problem | null {
   const method = refusedMethod(piece, at);
@@ -33,6 +33,10 @@ function refusedOn(part: Part, piece: Piece, facts: Facts, at: string): Problem 
     const why = flatWhyNot(layer, facts);
     if (why) return { error: why, at: `${at}.layers.${index}.flatAfter`, mend: 'Take the flatting out of this layer.' };
   }
+  for (const zone of dividedPart(part).zones) {
+    const why = zone.polish ? polishWhyNot(part, zone.id, facts) : null;
+    if (why) return { error: why, at: `${at}.zones`, mend: `Take the polish off ${zone.name}.` };
+  }
   return null;
 }
 
@@ -45,15 +49,23 @@ export function admissible(piece: Piece, facts: Facts): Piece {
   const allowed = withAllowedMethods(piece);
   return {
     ...allowed,
-    parts: allowed.parts.map((part) => ({
-      ...part,
-      ...(part.marks ? { marks: part.marks.map((mark) => withAllowedMend(mark, part, piece)) } : {}),
-      layers: part.layers.map((layer) => {
-        const { flatAfter: _dropped, ...rest } = layer;
-        return flatWhyNot(layer, facts) ? rest : layer;
-      }),
-    })),
+    parts: allowed.parts
+      .map((own) => withAllowedPolish(own, facts))
+      .map((part) => ({
+        ...part,
+        ...(part.marks ? { marks: part.marks.map((mark) => withAllowedMend(mark, part, piece)) } : {}),
+        layers: part.layers.map((layer) => {
+          const { flatAfter: _dropped, ...rest } = layer;
+          return flatWhyNot(layer, facts) ? rest : layer;
+        }),
+      })),
   };
+}
+
+function withAllowedPolish(part: Part, facts: Facts): Part {
+  return dividedPart(part)
+    .zones.filter(({ id, polish }) => polish && polishWhyNot(part, id, facts) !== null)
+    .reduce((own, { id }) => withZone(own, id, ({ polish: _dropped, ...zone }) => zone), part);
 }
 
 function withAllowedMend(mark: Mark, part: Part, piece: Piece): Mark {

@@ -193,6 +193,7 @@ export const SENSE_RULES = [
   'never-scuffed',
   'done-again',
   'decal-ground',
+  'polished-through',
   'gone',
   'sealed-wood',
   'bare-steel',

@@ -11,10 +11,12 @@ import {
   type Part,
   type Piece,
   pieceSchema,
+  POLISH_PAPERS,
   staysOf,
   type Task,
   TASK_KINDS,
   type When,
+  withZone,
   WORK_STAGES,
   type Workshop,
 } from '#core/facts/index';
@@ -112,6 +114,7 @@ function changes(chance: Chance, newId: () => string): readonly Change[] {
     ...some(0.5, (piece) => ofPart(piece, chance, (part) => dressed(part, chance, newId))),
     ...some(0.5, (piece) => fitted(piece, chance)),
     ...Array.from({ length: chance.upTo(3) }, (): Change => (piece) => withTask(piece, chance, newId)),
+    ...some(0.15, (piece) => ofPart(piece, chance, (part) => polished(part, chance))),
   ];
 }
 
@@ -131,6 +134,12 @@ function divided(piece: Piece, chance: Chance, newId: () => string): Piece {
     const into = ['one', 'other'].map((name) => ({ id: newId(), name }));
     return { ...part, cuts: [{ id: newId(), of: of.id, how: 'line', numbers: { share: 0.4 }, at: piece.createdAt, into }] };
   });
+}
+
+function polished(part: Part, chance: Chance): Part {
+  const { id } = chance.pick(part.zones);
+  const papers = POLISH_PAPERS.filter(() => chance.in(0.6));
+  return withZone(part, id, (zone) => ({ ...zone, polish: { papers, edges: chance.in(0.4) } }));
 }
 
 /** The stack of one part on another, as somebody copies it. */

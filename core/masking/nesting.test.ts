@@ -94,6 +94,6 @@ describe('the cutting template', () => {
   });
   it('draws every shape', () => {
     const all = MASK_SHAPES.map((shape) => ({ id: shape, name: shape, shape, mm: 14, count: 2 }));
-    expect(templateSvg(laidOut(all, 50), 'all').match(/stroke="#000000" stroke-width="0.1"/g)).toHaveLength(8);
+    expect(templateSvg(laidOut(all, 50), 'all').match(/stroke="#000000" stroke-width="0.1"/g)).toHaveLength(10);
   });
 });

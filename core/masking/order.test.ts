@@ -67,6 +67,23 @@ describe('orders a painter would know', () => {
     // The speck is masked in, or the field would need coats to hide it.
     expect(answer.parts.covering).toBeLessThan(1);
   });
+  it('light before dark on halves of a frame, where one coat more would weigh the same', () => {
+    const frame = (...zones: OrderZone[]) =>
+      solved({
+        zones,
+        edges: [edge('main tube', 'rear'), edge('main tube', 'diamonds', 940, 'tight')],
+        ground: { l: 70, a: 0, b: 0 },
+      });
+    const [tube, rear, diamonds] = [
+      { ...zone('main tube', 'blue', 522, 'acrylic-enamel'), lab: { l: 30, a: 30, b: -35 }, share: 0.2 },
+      zone('rear', 'white', 541, 'acrylic-enamel'),
+      zone('diamonds', 'white', 19, 'acrylic-enamel'),
+    ];
+    const answer = frame(tube, rear, diamonds);
+    expect(answer.order.at(-1)).toBe('main tube');
+    expect(taped(answer)['main tube']).toEqual(expect.arrayContaining(['rear', 'diamonds']));
+    expect(answer.parts.darkBelow).toBe(0);
+  });
   it('three bands: the light middle first, one wait for both neighbours', () => {
     const answer = solved({
       zones: [zone('roof', 'red', 40), zone('waist', 'white', 30), zone('skirt', 'blue', 60)],
@@ -212,6 +229,7 @@ function simulatedCost(question: OrderQuestion, order: readonly number[], open: 
     if (below[now].length > 0 && (own.family === 'candy' || below[now].some((family) => !carries(family, own.family)))) return Infinity;
     const coats = [ground, ...reached[now]].map((lab) => coatsToHide(lab, own.lab, own.share).coats);
     cost += (Math.max(...coats) - coats[0]) * (own.coatMinutes ?? 0);
+    if (reached[now].some((lab) => own.lab.l - lab.l > 15)) cost += 10;
     const under = own.brushed ? [] : touching.filter((other) => painted[other] || !open[now]);
     if (under.length > 0) {
       const minutes = maskMinutes(

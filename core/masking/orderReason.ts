@@ -40,6 +40,7 @@ const PART_NAMES: Record<keyof OrderCost, string> = {
   covering: 'covering',
   extraCoats: 'coats to hide',
   locking: 'locking clears',
+  darkBelow: 'a dark colour under a light one',
   waits: 'waits for tape',
   lifting: 'risk under tape',
 };

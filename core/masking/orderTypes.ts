@@ -30,7 +30,7 @@ export type OrderQuestion = {
   readonly copies?: number;
 };
 
-/** Evening-minutes. The first four are minutes at the bench, the last two are weights. */
+/** Evening-minutes. The first four are minutes at the bench, the last three are weights. */
 export type OrderCost = {
   /** Tape on and off. */
   readonly masking: number;
@@ -38,6 +38,8 @@ export type OrderCost = {
   readonly extraCoats: number;
   /** A clear over what never takes tape by itself, and its scuff. */
   readonly locking: number;
+  /** A dark colour's rim under a later light one. */
+  readonly darkBelow: number;
   readonly waits: number;
   readonly lifting: number;
 };
@@ -69,10 +71,10 @@ export type OrderAnswer = {
 /** No order of these colours can be laid, and why. */
 export type OrderStop = { readonly stop: string; readonly because: string };
 
-export const NO_COST: OrderCost = { masking: 0, covering: 0, extraCoats: 0, locking: 0, waits: 0, lifting: 0 };
+export const NO_COST: OrderCost = { masking: 0, covering: 0, extraCoats: 0, locking: 0, darkBelow: 0, waits: 0, lifting: 0 };
 
 export function totalCost(cost: OrderCost): number {
-  return cost.masking + cost.covering + cost.extraCoats + cost.locking + cost.waits + cost.lifting;
+  return cost.masking + cost.covering + cost.extraCoats + cost.locking + cost.darkBelow + cost.waits + cost.lifting;
 }
 
 export function addCost(one: OrderCost, other: OrderCost): OrderCost {
@@ -81,6 +83,7 @@ export function addCost(one: OrderCost, other: OrderCost): OrderCost {
     covering: one.covering + other.covering,
     extraCoats: one.extraCoats + other.extraCoats,
     locking: one.locking + other.locking,
+    darkBelow: one.darkBelow + other.darkBelow,
     waits: one.waits + other.waits,
     lifting: one.lifting + other.lifting,
   };

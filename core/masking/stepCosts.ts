@@ -18,6 +18,10 @@ const LIFTED_MINUTES = 60;
 export const FORCING_MINUTES = Math.round(LIFTED_MINUTES * (TAPE_LIFTS.forced - TAPE_LIFTS.safe));
 const LIFTING_COST = LIFTED_MINUTES * TAPE_LIFTS.safe;
 const SCUFF_AT_100CM2 = 3;
+/** What light before dark is worth, evening-minutes: a dark rim shows as a shade and a ridge under the light one (trade §9). */
+export const DARK_UNDER_LIGHT_MINUTES = 10;
+/** From how much darker, L*, the ground of another colour counts as dark. */
+const DARKER = 15;
 
 /** One colour going on: its place, the sets of painted and of open colours before it, and whether it too is left open. */
 export type Laying = { readonly zone: number; readonly painted: number; readonly open: number; readonly leavesOpen: boolean };
@@ -32,7 +36,7 @@ export class StepCosts {
   readonly #overGround: readonly number[];
   /** Evening-minutes of a mask, by zone and by the set under tape. */
   readonly #masks: readonly Float64Array[];
-  /** Minutes of extra coats by zone and by the set of open colours that reached it; infinite where a joint stops. */
+  /** What the colours left open cost that reached a zone, by zone and by their set; infinite where a joint stops. */
   readonly #grounds: readonly Float64Array[];
 
   /** Evening-minutes of what is left to touch each zone once it is painted. */
@@ -46,7 +50,7 @@ export class StepCosts {
     this.#touching = this.#pairs.map((row) => setOf(row.map(({ touch }) => touch)));
     this.#overGround = zones.map((own) => coatsToHide(ground, own.lab, own.share).coats);
     this.#masks = zones.map((_, zone) => this.#tableOf(zone, (taped) => totalCost(this.#maskCost(zone, taped))));
-    this.#grounds = zones.map((_, zone) => this.#tableOf(zone, (reached) => this.#extraMinutes(zone, reached)));
+    this.#grounds = zones.map((_, zone) => this.#tableOf(zone, (reached) => totalCost(this.#reachedCost(zone, reached))));
     this.#leaving = Float64Array.from(zones, (zone) => totalCost(leavingCost(zone)));
   }
 
@@ -88,10 +92,7 @@ export class StepCosts {
     const { zone, painted, open } = laying;
     const near = this.#touching[zone];
     const leaving = (near & ~painted) === 0 ? NO_COST : leavingCost(this.#zones[zone]);
-    return addCost(addCost(this.#maskCost(zone, this.taped(laying)), leaving), {
-      ...NO_COST,
-      extraCoats: this.#extraMinutes(zone, open & near),
-    });
+    return addCost(addCost(this.#maskCost(zone, this.taped(laying)), leaving), this.#reachedCost(zone, open & near));
   }
 
   /** Zones under tape while it goes on. */
@@ -130,15 +131,16 @@ export class StepCosts {
     return { ...NO_COST, masking: masking * this.#copies, covering: covering * this.#copies, lifting: LIFTING_COST };
   }
 
-  /** Minutes of the coats it needs more than over the plain ground, for the worst of the grounds that reached it. */
-  #extraMinutes(zone: number, reached: number): number {
-    let most = this.#overGround[zone];
-    for (const other of members(reached)) {
-      const pair = this.#pairs[zone][other];
-      if (pair.stops) return Number.POSITIVE_INFINITY;
-      most = Math.max(most, pair.coats);
-    }
-    return (most - this.#overGround[zone]) * extraCoatMinutes(this.#zones[zone]);
+  /** The coats it needs more than over the plain ground, for the worst that reached it, and a dark rim below a light one. */
+  #reachedCost(zone: number, reached: number): OrderCost {
+    const pairs = members(reached).map((other) => this.#pairs[zone][other]);
+    if (pairs.some(({ stops }) => stops)) return { ...NO_COST, extraCoats: Number.POSITIVE_INFINITY };
+    const most = Math.max(this.#overGround[zone], ...pairs.map(({ coats }) => coats));
+    return {
+      ...NO_COST,
+      extraCoats: (most - this.#overGround[zone]) * extraCoatMinutes(this.#zones[zone]),
+      darkBelow: pairs.some(({ darker }) => darker) ? DARK_UNDER_LIGHT_MINUTES : 0,
+    };
   }
 }
 
@@ -155,6 +157,8 @@ type Pair = {
   readonly coats: number;
   /** It does not sit on the other's overspray. */
   readonly stops: boolean;
+  /** The other's overspray is a dark one under a light one. */
+  readonly darker: boolean;
 };
 
 function pairOf(own: OrderZone, other: OrderZone, { edges, material = 'steel' }: OrderQuestion): Pair {
@@ -166,6 +170,7 @@ function pairOf(own: OrderZone, other: OrderZone, { edges, material = 'steel' }:
     cover: minutes.cover,
     coats: other.brushed ? 0 : coatsToHide(other.lab, own.lab, own.share).coats,
     stops: between.length > 0 && !other.brushed && (showsThrough(own) || !sitsOn(own, other, material)),
+    darker: !other.brushed && own.lab.l - other.lab.l > DARKER,
   };
 }
 

@@ -33,6 +33,8 @@ function outlineOf({ shape, xMm, yMm, wideMm, tallMm, turned }: Laid): string {
       return `M${round(cx - radius)} ${round(cy)} a${round(radius)} ${round(radius)} 0 1 0 ${round(2 * radius)} 0 a${round(radius)} ${round(radius)} 0 1 0 ${round(-2 * radius)} 0 Z`;
     case 'star':
       return `M${starPoints(cx, cy, radius).join(' L')} Z`;
+    case 'diamond':
+      return `M${round(cx)} ${round(yMm)} L${round(xMm + wideMm)} ${round(cy)} L${round(cx)} ${round(yMm + tallMm)} L${round(xMm)} ${round(cy)} Z`;
     case 'badge':
       return turned
         ? `M${round(xMm)} ${round(yMm)} v${round(tallMm)} h${round(wideMm * 0.55)} Q${round(xMm + wideMm)} ${round(yMm + tallMm)} ${round(xMm + wideMm)} ${round(cy)} Q${round(xMm + wideMm)} ${round(yMm)} ${round(xMm + wideMm * 0.55)} ${round(yMm)} Z`

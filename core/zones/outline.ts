@@ -30,6 +30,8 @@ export function shapeOf(shape: MaskShape, mm: number): Omit<Island, 'count'> {
       const side = Math.sqrt(radius ** 2 + inner ** 2 - 2 * radius * inner * Math.cos(angle));
       return { longMm: mm, shortMm: mm, areaMm2: 5 * radius * inner * Math.sin(angle), outlineMm: 10 * side, curve: 'tight' };
     }
+    case 'diamond':
+      return { longMm: mm, shortMm: mm, areaMm2: mm ** 2 / 2, outlineMm: 2 * Math.SQRT2 * mm, curve: 'tight' };
     case 'number':
       return {
         longMm: mm,

@@ -129,6 +129,7 @@ describe('dividing a zone', () => {
 describe('shapes', () => {
   it.each([
     ['round', Math.PI * 100, Math.PI * 20, 20],
+    ['diamond', 200, 4 * Math.hypot(10, 10), 20],
     ['number', 128, 80, 12],
     ['badge', 256, 62, 16],
   ] as const)('of 20 mm: %s', (shape, area, outline, short) => {

@@ -1,4 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
+import { expect } from 'vitest';
 import { momentMs, moveTo, openPage, type Running } from '../harness.ts';
 
 /** Whole jobs acted out by the interface alone, each point held against what the screen says. Not in the test command: `npm run lived`. */
@@ -26,13 +27,27 @@ export class Verdicts {
   }
 }
 
-/** Opens the bench with these evenings, as somebody does on the first day. */
-export async function openWith(browser: Browser, server: Running, days: readonly string[]): Promise<void> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
-  const page = await context.newPage();
-  await page.goto(server.url);
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+export type Opened = {
+  /** What is pressed for where one sprays, and where it dries; absent: the spare room. */
+  readonly sprays?: string;
+  readonly dries?: string;
+  /** With what, besides spray cans. */
+  readonly hands?: readonly string[];
+};
+
+/** Opens the bench with these evenings and no others, as somebody does on the first day. */
+export async function openWith(browser: Browser, server: Running, days: readonly string[], how: Opened = {}): Promise<void> {
+  const { page, context } = await openPage(browser, server.url);
   await page.getByRole('heading', { name: 'Open your bench' }).waitFor();
-  for (const day of days) await page.getByRole('button', { name: new RegExp(`^${day}`) }).click();
+  for (const day of DAYS) {
+    const button = page.getByRole('button', { name: new RegExp(`^${day}`) });
+    if (((await button.getAttribute('aria-pressed')) === 'true') !== days.includes(day)) await button.click();
+  }
+  if (how.sprays) await page.getByRole('button', { name: how.sprays, exact: true }).first().click();
+  if (how.dries) await page.getByRole('button', { name: how.dries, exact: true }).last().click();
+  for (const hand of how.hands ?? []) await page.getByRole('button', { name: hand, exact: true }).click();
   await page.getByRole('button', { name: 'Open the bench' }).click();
   await page.getByText('The bench is empty').waitFor();
   await context.close();
@@ -60,6 +75,51 @@ export async function addPiece(page: Page, server: Running, { name, side, looks,
   await page.getByRole('button', { name: 'Add it with this plan' }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
   return `${server.url}/pieces/${page.url().split('/pieces/')[1].split('/')[0]}`;
+}
+
+/** The week in Workshop: these days free between these hours, and no others. */
+export async function freeOn(page: Page, server: Running, days: readonly string[], from: string, to: string): Promise<void> {
+  await page.goto(`${server.url}/workshop`);
+  const week = page.getByRole('region', { name: 'Free hours' });
+  await week.getByRole('combobox').waitFor();
+  const remove = week.getByRole('button', { name: /^(Remove|Take out|No longer)/ });
+  for (let left = await remove.count(); left > 0; left = await remove.count()) {
+    await remove.first().click();
+    await expect.poll(() => remove.count()).toBe(left - 1);
+  }
+  for (const day of days) {
+    await week.getByRole('combobox').selectOption({ label: day });
+    await week.getByRole('textbox').nth(0).fill(from);
+    await week.getByRole('textbox').nth(1).fill(to);
+    await week.getByRole('button', { name: 'Add these hours' }).click();
+    await week.getByRole('listitem').filter({ hasText: day }).waitFor();
+  }
+}
+
+/** A part measured as a simple body, on its page of parts: what it is, and each size by its label. */
+export async function measure(page: Page, body: string, sizes: Readonly<Record<string, string>>): Promise<void> {
+  const way = page.getByRole('button', { name: body, exact: true });
+  if (!(await way.isVisible())) await page.getByText('Measure it: a simple body').click();
+  await way.click();
+  for (const [label, size] of Object.entries(sizes)) await page.getByLabel(label, { exact: true }).fill(size);
+  await page.getByRole('button', { name: 'Use it' }).click();
+  await expect.poll(() => page.getByText('cm² in all').count()).toBeGreaterThan(0);
+}
+
+/** Another paint for one layer of a part, or the layer taken out. */
+export async function relayer(page: Page, piece: string, part: string | null, layer: string, paint: string | null): Promise<void> {
+  await page.goto(`${piece}/coats`);
+  await page.getByRole('button', { name: 'Add a layer' }).waitFor();
+  if (part) await page.getByRole('button', { name: part, exact: true }).click();
+  const button = page.getByRole('button', { name: `${paint === null ? 'Take out' : 'Another paint for'} ${layer}`, exact: true });
+  await button.click();
+  if (paint !== null)
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: new RegExp(paint) })
+      .first()
+      .click();
+  await button.waitFor({ state: 'detached' });
 }
 
 /** One more part, by its name and material. */

@@ -5,6 +5,16 @@ import { curveSchema, sheenSchema } from '../names.ts';
 
 /** Zones of a part, the lines between them, and the cuts that made them. */
 
+/** Papers that finish a film, coarsest first. */
+export const POLISH_PAPERS = [1000, 1500, 2000, 3000] as const;
+
+/** A film polished when it is hard: by these papers, wet, then compound; on its flats alone, or on its edges too (trade §7). */
+export const polishSchema = z.strictObject({
+  papers: z.array(z.literal(POLISH_PAPERS)).max(POLISH_PAPERS.length),
+  edges: z.boolean(),
+});
+export type Polish = z.infer<typeof polishSchema>;
+
 /** A set of faces that gets the same film; a bare zone says why. */
 export const zoneSchema = z.strictObject({
   id: idSchema,
@@ -12,6 +22,7 @@ export const zoneSchema = z.strictObject({
   bare: z.string().max(80).optional(),
   /** The gloss wanted here, judged after dry-down. */
   sheen: sheenSchema.optional(),
+  polish: polishSchema.optional(),
 });
 export type Zone = z.infer<typeof zoneSchema>;
 
@@ -43,7 +54,7 @@ export const CUTS = ['line', 'stripe', 'ends', 'sides', 'inside', 'flip', 'panel
 export const cutKindSchema = z.enum(CUTS);
 export type CutKind = z.infer<typeof cutKindSchema>;
 
-export const MASK_SHAPES = ['round', 'star', 'number', 'badge'] as const;
+export const MASK_SHAPES = ['round', 'star', 'diamond', 'number', 'badge'] as const;
 export const maskShapeSchema = z.enum(MASK_SHAPES);
 export type MaskShape = z.infer<typeof maskShapeSchema>;
 

@@ -1,5 +1,6 @@
 import { FORMAT_VERSION } from '../file/format.ts';
 import { from1 } from './from1.ts';
+import { from10 } from './from10.ts';
 import { from2 } from './from2.ts';
 import { from3 } from './from3.ts';
 import { from4 } from './from4.ts';
@@ -23,6 +24,7 @@ const UPGRADES: Readonly<Record<number, Upgrade>> = {
   7: from7,
   8: from8,
   9: from9,
+  10: from10,
 };
 
 export function isRecord(value: unknown): value is Raw {

@@ -33,7 +33,28 @@ const glossy = (id: string): Layer => ({
 });
 const CLEARED = [...PAINTED, ...coats(2.8, 'clear', 2)];
 
+/** A clear whose zone is polished, edges too or not, so many coats thick. */
+function polished(count: number, edges: boolean) {
+  const clear = { ...glossy('clear'), coats: count };
+  const zones = [{ id: 'all', name: 'All over', polish: { papers: [1500, 2000] as (1500 | 2000)[], edges } }];
+  return told([...PAINTED, ...coats(2.8, 'clear', count), line(HARD * 3, 'flat', ['wet-sand']), line(HARD * 3 + 1, 'flat', ['polish'])], {
+    parts: [part({ zones, layers: [primer(), lacquer(), clear] })],
+  });
+}
+
 export const ON_FILMS: readonly Planted[] = [
+  {
+    name: 'two coats of clear are polished, edges too',
+    rule: 'polished-through',
+    absurd: polished(2, true),
+    mended: polished(3, true),
+  },
+  {
+    name: 'one coat of clear is polished on its faces',
+    rule: 'polished-through',
+    absurd: polished(1, false),
+    mended: polished(2, false),
+  },
   tooSoon('a felt pad is glued into wet lacquer', ['glue-on'], 2.6),
   tooSoon('a hinge is screwed on an hour after the colour', ['screw-on'], 3.5),
   tooSoon('a tyre is slid on the evening after', ['slide-on'], 24),

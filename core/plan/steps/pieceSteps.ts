@@ -27,6 +27,7 @@ import { assembled, assemblySteps, goingOnBefore, wholeTasks } from './finish/as
 import { checkStep, isTogether, undecidedText } from './finish/fitting.ts';
 import { preservingSteps } from './beforePaint/preserving.ts';
 import { joinedIntoRows, type RowLimits } from './rows.ts';
+import { addPolishing } from './paint/polishing.ts';
 import { addSheenLook } from './paint/sheenLook.ts';
 import type { Inspection, Step } from './step.ts';
 import { addStripping } from './beforePaint/stripping.ts';
@@ -208,7 +209,10 @@ function partStepsAfter(sentBack: SentBack | null, piece: Piece, asEntered: Part
   const onSurface = surfaced ? whileSurfaceServes(surfaced, chain, context) : [];
   const coated = addLayers(chain, context, { keepsPaint: keepsPaint(part, strip), onSurface: keepsPaint(part, strip) ? [] : onSurface });
   if (isTile(piece, part)) addJudging(chain, coated.tops);
-  else addSheenLook(chain, context, coated.tops);
+  else {
+    addPolishing(chain, context, coated.films);
+    addSheenLook(chain, context, coated.tops);
+  }
   if (bareZones.length > 0) addBareCareBesidePaint(chain, context, bareZones);
   return made(coated, surfaced);
 }

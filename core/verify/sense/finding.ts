@@ -18,7 +18,9 @@ export type MendChange =
   /** A part goes on at the end. */
   | { readonly kind: 'fit-at-end'; readonly partId: string }
   /** A layer is no longer flatted. */
-  | { readonly kind: 'no-flatting'; readonly partId: string; readonly layerId: string };
+  | { readonly kind: 'no-flatting'; readonly partId: string; readonly layerId: string }
+  /** A layer gets so many coats. */
+  | { readonly kind: 'more-coats'; readonly partId: string; readonly layerId: string; readonly coats: number };
 
 /** What a practitioner who reads the plan would call out. */
 export type Finding = {

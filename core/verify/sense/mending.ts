@@ -1,4 +1,4 @@
-import type { Known, Piece, Task } from '#core/facts/index';
+import type { Known, Layer, Piece, Task } from '#core/facts/index';
 import type { Finding, MendChange } from './finding.ts';
 
 /** What one press does about a finding: the facts that mend it, or the person's “I know”, and both taken back. */
@@ -13,15 +13,17 @@ export function mendedPiece(piece: Piece, change: MendChange): Piece {
     case 'fit-at-end':
       return { ...piece, parts: piece.parts.map(({ fit, ...part }) => (part.id === change.partId || !fit ? part : { ...part, fit })) };
     case 'no-flatting':
-      return {
-        ...piece,
-        parts: piece.parts.map((part) => (part.id === change.partId ? { ...part, layers: unflatted(part.layers, change.layerId) } : part)),
-      };
+      return ofLayer(piece, change, ({ flatAfter: _dropped, ...layer }) => layer);
+    case 'more-coats':
+      return ofLayer(piece, change, (layer) => ({ ...layer, coats: change.coats }));
   }
 }
 
-function unflatted(layers: Piece['parts'][number]['layers'], layerId: string) {
-  return layers.map(({ flatAfter, ...layer }) => (layer.id === layerId || flatAfter === undefined ? layer : { ...layer, flatAfter }));
+function ofLayer(piece: Piece, of: { readonly partId: string; readonly layerId: string }, change: (layer: Layer) => Layer): Piece {
+  const parts = piece.parts.map((part) =>
+    part.id === of.partId ? { ...part, layers: part.layers.map((layer) => (layer.id === of.layerId ? change(layer) : layer)) } : part,
+  );
+  return { ...piece, parts };
 }
 
 function ofTask(piece: Piece, taskId: string, change: (task: Task) => Task): Piece {

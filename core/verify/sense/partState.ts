@@ -22,7 +22,7 @@ export type Seated = {
 /** A part as it is when a step comes to it: its films, what sits on it, and what last happened to it. */
 export class PartState {
   readonly films: LyingFilms;
-  readonly seated: Seated[] = [];
+  seated: readonly Seated[] = [];
   /** Somebody has found out what it is made of. */
   tested: boolean;
   /** Steps that have been at it, in order. */
@@ -71,6 +71,10 @@ export class PartState {
     const layer = key && this.#part.layers.find(({ id }) => id === key.split('.')[3]);
     if (!step.coat || !step.placed || !layer) return;
     const zones = this.#own(step).flatMap(({ zoneIds }) => zoneIds.filter((id) => this.#part.zones.some((zone) => zone.id === id)));
+    // Under a clear a decal is as safe as the film over it.
+    this.seated = this.seated.map((own) =>
+      own.what === 'decal' && own.zoneIds.some((id) => zones.includes(id)) ? { ...own, covered: true } : own,
+    );
     this.films.coat(zones, resolveLayer(layer, this.#facts), step as PlacedStep);
   }
 
@@ -86,7 +90,7 @@ export class PartState {
 
   #seat(what: Fitting | undefined, name: string, by: PlannedStep | null, covered: boolean, taskId?: string): void {
     const zoneIds = by ? this.#own(by).flatMap((on) => on.zoneIds) : this.#part.zones.map(({ id }) => id);
-    if (what) this.seated.push({ what, name, by, covered, zoneIds, ...(taskId ? { taskId } : {}) });
+    if (what) this.seated = [...this.seated, { what, name, by, covered, zoneIds, ...(taskId ? { taskId } : {}) }];
   }
 }
 

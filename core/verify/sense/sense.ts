@@ -6,6 +6,7 @@ import { type Told, toldBy } from '../lying.ts';
 import type { Chooser, Finding, Sensed } from './finding.ts';
 import { noDate, oneGo, recordFirst, ruinsFitted, wholeWaits } from './inTime.ts';
 import { coatOrder, decalGround, extrasInWindow, filmBears, neverScuffed } from './onFilms.ts';
+import { polishedThrough } from './polished.ts';
 import {
   airRule,
   bareSteel,
@@ -39,6 +40,7 @@ const RULES: readonly Rule[] = [
   neverScuffed,
   doneAgain,
   decalGround,
+  polishedThrough,
   gone,
   sealedWood,
   bareSteel,

@@ -84,7 +84,7 @@ const RUINED_BY: Readonly<Record<Fitting, { readonly acts: readonly Act[]; reado
 };
 
 /** Acts that a cover keeps off what is under it. */
-const KEPT_OFF: readonly Act[] = [...PAINT, ...PAPER, 'water-wash', 'strip-brush'];
+const KEPT_OFF: readonly Act[] = [...PAINT, ...PAPER, 'water-wash', 'strip-brush', 'tape'];
 
 /** How an act ruins what sits there; null where it does not, or a cover keeps it off. */
 export function ruins(act: Act, what: Fitting, covered: boolean): string | null {

@@ -24,6 +24,12 @@ export function ZoneShape({ zone, size, look, children }: { zone: DrawnZone; siz
           {children}
         </polygon>
       );
+    case 'diamond':
+      return (
+        <polygon points={`${cx},${cy - radius} ${cx + radius},${cy} ${cx},${cy + radius} ${cx - radius},${cy}`} {...look}>
+          {children}
+        </polygon>
+      );
     case 'number':
       return (
         <g>

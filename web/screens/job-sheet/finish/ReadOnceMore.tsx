@@ -20,6 +20,7 @@ const KIND_OF: Readonly<Record<SenseRule, 'ruins the part' | 'done twice' | 'loo
   'never-scuffed': 'looks poor',
   'done-again': 'done twice',
   'decal-ground': 'looks poor',
+  'polished-through': 'ruins the part',
   gone: 'done twice',
   'sealed-wood': 'looks poor',
   'bare-steel': 'ruins the part',

@@ -43,8 +43,10 @@ export function OrderCosts({
         ))}
         <dt className="border-t border-hairline pt-2 font-[650] text-ink">At the bench</dt>
         <dd className="figure border-t border-hairline pt-2 text-right font-[650] text-ink">{Math.round(bench)} min</dd>
-        <dt className="second border-t border-hairline pt-2 text-small">besides, weighed: waits, chance of lifting</dt>
-        <dd className="figure second border-t border-hairline pt-2 text-right text-small">{Math.round(parts.waits + parts.lifting)}</dd>
+        <dt className="second border-t border-hairline pt-2 text-small">besides, weighed: waits, chance of lifting, dark under light</dt>
+        <dd className="figure second border-t border-hairline pt-2 text-right text-small">
+          {Math.round(parts.waits + parts.lifting + parts.darkBelow)}
+        </dd>
       </dl>
       {runnerUp && (
         <>

@@ -1,14 +1,12 @@
 import { counted } from '#core/units/index';
 import { mixFor } from '#core/amounts/index';
-import { clearToBuild, compareShades, resolveLayer } from '#core/coats/index';
+import { compareShades, resolveLayer } from '#core/coats/index';
 import type { Part, Piece } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
-import { useState } from 'react';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../../app/useWords.ts';
+import { PolishOf } from './PolishOf.tsx';
 import { SheenOf } from './SheenOf.tsx';
-
-const POLISH = [1500, 2000, 3000];
 
 type Props = { readonly piece: Piece; readonly part: Part; readonly stack: StackView };
 
@@ -19,7 +17,7 @@ export function Levers(props: Props) {
       <h2>Ground, tone and sheen</h2>
       <Shades {...props} />
       <SheenOf {...props} />
-      <Clear {...props} />
+      <PolishOf {...props} />
     </section>
   );
 }
@@ -46,28 +44,6 @@ function Shades({ part, stack }: Props) {
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** Clear that flatting and polish ask for. */
-function Clear({ part }: Props) {
-  const { facts } = usePlan();
-  const [edges, setEdges] = useState(false);
-  const clear = part.layers.map((layer) => resolveLayer(layer, facts)).find((layer) => layer.role === 'clear');
-  if (!clear) return null;
-  const build = clearToBuild(POLISH, true, edges, clear.filmUm);
-  const have = clear.layer.coats * clear.filmUm;
-  const left = have - (build.um - 15);
-  return (
-    <p className="mt-3 border-t border-hairline pt-2">
-      Flatted P1500 to P3000 and polished,{' '}
-      <button type="button" className="linklike" onClick={() => setEdges(!edges)}>
-        {edges ? 'edges too' : 'flats only'}
-      </button>
-      : <span className="figure">{build.um.toFixed(0)} µm</span> of clear, {counted(build.coats, 'coat')}. Planned:{' '}
-      <span className="figure">{have.toFixed(0)} µm</span>
-      {left < 15 ? `: only ${Math.max(0, left).toFixed(0)} µm would stay, burn-through likely.` : ', enough.'}
-    </p>
   );
 }
 

@@ -1,0 +1,33 @@
+import { type Facts, type Part, type Polish, standingFor } from '#core/facts/index';
+import { dividedPart } from '#core/zones/index';
+import { CLEAR_TO_STAY_UM, clearToBuild } from './film.ts';
+import { type FlatQuestion, flatRefused } from './flatting.ts';
+import { resolveLayer } from './products/resolve.ts';
+
+/** A film flatted and polished once it is hard: what that takes, and where it is never done (trade §4, §6, §7). */
+
+/** What a polish takes off, µm: three times as much from edges that are flatted too. */
+export function polishTakes({ papers, edges }: Polish): number {
+  return clearToBuild(papers, true, edges).um - CLEAR_TO_STAY_UM;
+}
+
+/** Why a film is not polished, or null where it may be: the same films that are never flatted, and bases that only a clear makes glossy. */
+export function polishRefused(film: FlatQuestion): string | null {
+  if (film.role === 'metallic') return 'A metallic is never polished: clear it, and polish the clear.';
+  if (film.family === 'waterborne-base' || film.family === 'solvent-base')
+    return 'A basecoat is dull by itself: clear it, and polish the clear.';
+  return flatRefused(film);
+}
+
+/** Why a zone is not polished as the part is now planned; null where it may be, or has no paint to polish. */
+export function polishWhyNot(entered: Part, zoneId: string, facts: Facts): string | null {
+  const part = dividedPart(entered);
+  const top = part.layers.findLast(({ covers }) => covers === 'all' || covers.includes(zoneId));
+  if (!top) return null;
+  if (part.surface === 'grained') return 'Paper levels the grain: it is left as it dries.';
+  const open = [...(part.decals ?? []), ...(part.details ?? [])].find(
+    (own) => own.after === top.id && standingFor(part, own.zoneId).includes(zoneId),
+  );
+  if (open) return `“${open.name}” lies open on it: a clear over it first, and polish the clear.`;
+  return polishRefused(resolveLayer(top, facts));
+}
