@@ -11,5 +11,5 @@ export { type PartDraft, TEMPLATES } from './templates.ts';
 export { partBeside } from './newPart.ts';
 export { resized } from './resized.ts';
 export { actsBySound } from './taskWords.ts';
-export { answered, isAnswered, isPassedOver, leftOpen, MATERIAL_GROUPS, type WalkQuestion, walkQuestions } from './walk.ts';
+export { answered, isAnswered, isPassedOver, leftOpen, MATERIAL_GROUPS, type WalkQuestion, openGuesses, walkQuestions } from './walk.ts';
 export { bathLitres, fitsTub, outerSize, type Tub, workFactor, workSize } from './work.ts';

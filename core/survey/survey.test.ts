@@ -197,6 +197,9 @@ describe('the walk', () => {
     expect(keys({ oldPaint: 'household' })).not.toContain('old-paint:shell');
     expect(keys({ finish: 'bare' })).not.toContain('old-paint:shell');
     expect(keys({ printed: true })).not.toContain('old-paint:shell');
+    const guessed = (more: Partial<Part>) => open(piece([part('shell', more)], { guesses: ['lead'] })).map(({ key }) => key);
+    expect(guessed({ finish: 'sound' })).toEqual(expect.arrayContaining(['lead', 'repaint']));
+    for (const key of ['lead', 'repaint']) expect(guessed({ finish: 'bare' })).not.toContain(key);
   });
 });
 

@@ -95,11 +95,24 @@ const OF_PART: readonly {
   },
 ];
 
+/** Asked of old paint alone: a piece that is bare all over has none. */
+const OF_OLD_PAINT: readonly Topic[] = ['lead', 'repaint'];
+
 const BEFORE_MARKS: readonly Topic[] = ['material', 'finish', 'old-paint'];
+
+function isBareAllOver({ parts }: Pick<Piece, 'parts'>): boolean {
+  return parts.length > 0 && parts.every(({ finish }) => finish === 'bare');
+}
+
+/** Guesses of a piece that something hangs on: of old paint only where there is some. */
+export function openGuesses(piece: Piece): readonly string[] {
+  return isBareAllOver(piece) ? piece.guesses.filter((guess) => guess !== 'lead') : piece.guesses;
+}
 
 /** All questions of a piece in order; nothing is asked of parts that stay bare or are not worked on. */
 export function walkQuestions(piece: Piece, isWorkedOn: (part: Part) => boolean): WalkQuestion[] {
   const parts = piece.parts.filter((part) => isWorkedOn(part) && part.zones.some((zone) => zone.bare === undefined));
+  const isBare = isBareAllOver({ parts });
   const whole = (list: typeof WHOLE_FIRST): WalkQuestion[] => list.map((item) => ({ ...item, key: item.topic }));
   const ofParts = (wanted: (topic: Topic) => boolean): WalkQuestion[] =>
     parts.flatMap((part) =>
@@ -112,7 +125,7 @@ export function walkQuestions(piece: Piece, isWorkedOn: (part: Part) => boolean)
       })),
     );
   return [
-    ...whole(WHOLE_FIRST),
+    ...whole(WHOLE_FIRST.filter(({ topic }) => !OF_OLD_PAINT.includes(topic) || !isBare)),
     ...ofParts((topic) => BEFORE_MARKS.includes(topic)),
     ...whole(WHOLE_LAST),
     ...ofParts((topic) => !BEFORE_MARKS.includes(topic)),

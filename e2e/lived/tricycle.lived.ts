@@ -96,12 +96,13 @@ describe('job 07', () => {
     await page.getByRole('button', { name: '3 coats bear it' }).click();
     await page.getByText(/22\.5 µm on edges, enough/).waitFor();
 
-    const before = await paintOf(page, piece, 'Trike mint');
+    const before = await shelfOf(page, 'Trike mint');
     await page.goto(`${piece}/survey?view=parts`);
     await page.getByLabel('Parts', { exact: true }).getByText('Step plate', { exact: true }).click();
     await page.getByRole('button', { name: 'Remove Step plate' }).click();
     await expect.poll(async () => (await stepsSaid(page, piece)).join(' ').includes('step plate')).toBe(false);
-    const after = await paintOf(page, piece, 'Trike mint');
+    const after = await shelfOf(page, 'Trike mint');
+    expect(after).not.toBe(before);
     said.holds('5, the plate leaves', `mint ${before} before, ${after} after, and no step names it`);
     await page.goto(`${piece}/finish`);
     await page.getByText('Nothing in it would spoil the piece.').waitFor();
@@ -187,10 +188,10 @@ async function polish(page: Page, piece: string, part: string, zone: string): Pr
   await page.getByText(/on edges, enough/).waitFor();
 }
 
-/** How much of a paint the coats of a piece take, as Coats says it. */
-async function paintOf(page: Page, piece: string, paint: string): Promise<string> {
-  await page.goto(`${piece}/coats`);
-  const need = page.getByRole('region', { name: 'Paint for it' }).getByText(paint).locator('xpath=ancestor::*[contains(., "mL")][1]');
-  await need.first().waitFor();
-  return ((await need.first().innerText()) ?? '').replace(/\s+/g, ' ');
+/** What the shelf says of a paint and what the plan takes of it. */
+async function shelfOf(page: Page, paint: string): Promise<string> {
+  await page.goto(`${server.url}/shelf`);
+  const row = page.getByRole('listitem').filter({ hasText: paint }).first();
+  await row.waitFor();
+  return (await row.innerText()).replace(/\s+/g, ' ');
 }

@@ -1,6 +1,6 @@
 import type { Conditions } from '#core/drying/index';
 import { type Facts, type Material, plain, type Part, type Piece } from '#core/facts/index';
-import { scaledFaces } from '#core/survey/index';
+import { scaledFaces, openGuesses } from '#core/survey/index';
 import { counted, DAY, listed, type Minute, sentences } from '#core/units/index';
 import { plan } from '../plan.ts';
 
@@ -41,7 +41,7 @@ function weighed(piece: Piece, facts: Facts, now: Minute, conditions: Conditions
     return { stops: own.stopped ? 1 : 0, end: own.planned ?? now + 60 * DAY, money: own.money.total, minutes: own.attendedMinutes };
   };
   const asGuessed = alone(piece);
-  const all = piece.guesses
+  const all = openGuesses(piece)
     .flatMap((guess): Weighed[] => {
       const asked = questionFor(guess, piece);
       if (!asked) return [];

@@ -1,3 +1,4 @@
+import { openGuesses } from '#core/survey/index';
 import { type Facts, type Piece, plain, staysOf, type WorkStage } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { counted, formatMoney } from '#core/units/index';
@@ -23,7 +24,9 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
 }
 
 /** Guesses first, then what was passed over: neither is an answer. */
-function surveyState({ guesses, passedOver = [], parts }: Piece): string {
+function surveyState(piece: Piece): string {
+  const { passedOver = [], parts } = piece;
+  const guesses = openGuesses(piece);
   if (guesses.length > 0) return `${counted(guesses.length, 'guess')} to settle`;
   return passedOver.length > 0 ? `${counted(passedOver.length, 'question')} left open` : counted(parts.length, 'part');
 }

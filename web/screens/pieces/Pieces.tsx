@@ -1,3 +1,4 @@
+import { openGuesses } from '#core/survey/index';
 import type { Piece } from '#core/facts/index';
 import { plain } from '#core/facts/index';
 import { Copy, Plus, Trash2 } from 'lucide-react';
@@ -101,8 +102,8 @@ function PieceCard({ piece }: { piece: Piece }) {
         )}
         {view && <BudgetBar money={view.money} />}
         <p className="mt-1 flex justify-end gap-1">
-          {piece.guesses.length > 0 && (
-            <span className="second mr-auto self-center text-small">{counted(piece.guesses.length, 'guess')} open</span>
+          {openGuesses(piece).length > 0 && (
+            <span className="second mr-auto self-center text-small">{counted(openGuesses(piece).length, 'guess')} open</span>
           )}
           <button type="button" className="p-2" aria-label={`Duplicate ${piece.name}`} title="Duplicate" onClick={copy}>
             <Copy size={17} aria-hidden />

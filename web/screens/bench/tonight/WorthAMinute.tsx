@@ -1,3 +1,4 @@
+import { openGuesses } from '#core/survey/index';
 import type { SharpenQuestion } from '#core/plan/index';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -10,7 +11,7 @@ export function WorthAMinute() {
   const { facts, plan } = usePlan();
   const { save } = useSaving();
   const [asked, setAsked] = useState<{ question: SharpenQuestion; pieceId: string; name: string } | null>(null);
-  const unsure = facts.pieces.find((piece) => !piece.finished && piece.guesses.length > 0);
+  const unsure = facts.pieces.find((piece) => !piece.finished && openGuesses(piece).length > 0);
   useEffect(() => {
     let current = true;
     setAsked(null);

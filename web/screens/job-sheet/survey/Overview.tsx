@@ -1,3 +1,4 @@
+import { openGuesses } from '#core/survey/index';
 import { plain } from '#core/facts/index';
 import { useSearchParams } from 'react-router';
 import { GuessMark } from '../GuessMark.tsx';
@@ -56,7 +57,7 @@ export function Overview({ piece, view }: SectionProps) {
               </p>
             ))}
           </section>
-          {piece.guesses.length > 0 && <Sharpen piece={piece} />}
+          {openGuesses(piece).length > 0 && <Sharpen piece={piece} />}
         </div>
       </div>
     </div>

@@ -3,6 +3,7 @@ import { weightText } from '#core/units/index';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../../app/useWords.ts';
 import { Chips } from '../../../../views/fields/Chips.tsx';
+import { KeyedFeatures } from './KeyedFeatures.tsx';
 import { QuantityField } from '../../../../views/fields/QuantityField.tsx';
 
 type Change = (fields: Partial<Part>, said: string) => void;
@@ -59,6 +60,14 @@ export function PartNature({ part, onChange }: { part: Part; onChange: Change })
         value={part.surface ?? 'plain'}
         onChange={(surface) => onChange({ surface: surface === 'plain' ? undefined : surface }, 'Noted: the preparation follows it.')}
       />
+      <fieldset>
+        <legend className="mb-2 font-[650] text-ink">Keyed by hand, and ticked before primer</legend>
+        <KeyedFeatures
+          key={part.id}
+          features={part.features ?? []}
+          onChange={(features) => onChange({ features }, 'Noted for the gate before primer.')}
+        />
+      </fieldset>
       {bare && <BareCare part={part} onChange={onChange} />}
       {part.service?.includes('heat') && (
         <QuantityField

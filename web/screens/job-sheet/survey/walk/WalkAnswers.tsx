@@ -1,15 +1,4 @@
-import {
-  type Feature,
-  FEATURES_KEYED,
-  type FeatureKind,
-  OLD_PAINTS,
-  type Limit,
-  type OldFinish,
-  type Part,
-  type Piece,
-  plain,
-  SERVICES,
-} from '#core/facts/index';
+import { type Feature, OLD_PAINTS, type Limit, type OldFinish, type Part, type Piece, plain, SERVICES } from '#core/facts/index';
 import type { WalkQuestion } from '#core/survey/index';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -17,6 +6,7 @@ import { withPart } from '../../pieceChanges.ts';
 import type { AnswerProps } from '../answerProps.ts';
 import { Chips } from '../../../../views/fields/Chips.tsx';
 import { OLD_PAINT_LABELS, RUB_LABELS } from '../parts/PartNature.tsx';
+import { KeyedFeatures } from '../parts/KeyedFeatures.tsx';
 import { MaterialAnswers } from '../parts/MaterialAnswers.tsx';
 import { Stops } from './Stops.tsx';
 import { Belongs, Missing } from './WalkForms.tsx';
@@ -66,16 +56,7 @@ export function WalkAnswers({ piece, question, onAnswer, onLeaveOpen }: Props) {
     case 'old-paint':
       return part ? <OldPaintAnswers piece={piece} part={part} onAnswer={onAnswer} onLeaveOpen={onLeaveOpen} /> : null;
     case 'features':
-      return part ? (
-        <Several
-          options={FEATURES_KEYED}
-          chosen={(part.features ?? []).map(({ kind }) => kind)}
-          none="None of these"
-          onDone={(kinds) =>
-            onAnswer(withPart(piece, part.id, { features: withKinds(part.features, kinds) }), 'Noted for the gate before primer.')
-          }
-        />
-      ) : null;
+      return part ? <FeatureAnswers piece={piece} part={part} onAnswer={onAnswer} /> : null;
     case 'service':
       return part ? (
         <Several
@@ -194,6 +175,24 @@ function OldPaintAnswers({ piece, part, onAnswer, onLeaveOpen }: OfPart) {
   );
 }
 
+/** What is keyed by hand, with how many of what is ticked one by one. */
+function FeatureAnswers({ piece, part, onAnswer }: Pick<OfPart, 'piece' | 'part' | 'onAnswer'>) {
+  const [features, setFeatures] = useState<Feature[]>([...(part.features ?? [])]);
+  return (
+    <div className="mt-3 space-y-3">
+      <KeyedFeatures features={features} onChange={setFeatures} />
+      <button
+        type="button"
+        className="act"
+        data-first="true"
+        onClick={() => onAnswer(withPart(piece, part.id, { features }), 'Noted for the gate before primer.')}
+      >
+        {features.length === 0 ? 'None of these' : 'That is all'}
+      </button>
+    </div>
+  );
+}
+
 function Several<T extends string>({
   options,
   chosen,
@@ -255,11 +254,4 @@ function Elsewhere({
       </button>
     </div>
   );
-}
-
-/** The features keyed by hand as chosen now; those known with a count keep it, and those that are covered stay. */
-function withKinds(known: readonly Feature[] | undefined, kinds: readonly string[]): Feature[] {
-  const covered = (known ?? []).filter(({ kind }) => !FEATURES_KEYED.some((own) => own === kind));
-  const keyed = (kinds as FeatureKind[]).map((kind) => known?.find((own) => own.kind === kind) ?? { id: kind, kind, count: 1 });
-  return [...keyed, ...covered];
 }
