@@ -110,7 +110,11 @@ export async function measure(page: Page, body: string, sizes: Readonly<Record<s
 export async function relayer(page: Page, piece: string, part: string | null, layer: string, paint: string | null): Promise<void> {
   await page.goto(`${piece}/coats`);
   await page.getByRole('button', { name: 'Add a layer' }).waitFor();
-  if (part) await page.getByRole('button', { name: part, exact: true }).click();
+  if (part)
+    await page
+      .getByRole('button', { name: new RegExp(`^${part}( × \\d+)?$`) })
+      .first()
+      .click();
   const button = page.getByRole('button', { name: `${paint === null ? 'Take out' : 'Another paint for'} ${layer}`, exact: true });
   await button.click();
   if (paint !== null)
@@ -135,6 +139,29 @@ export async function addPart(page: Page, piece: string, name: string, material:
     .locator('label', { hasText: /^Material/ })
     .getByRole('combobox')
     .selectOption(material);
+}
+
+export type DecalOf = {
+  readonly shows: string;
+  readonly long: string;
+  readonly short: string;
+  readonly kind: string;
+  readonly after: string;
+};
+
+/** A decal with a spare, on the first part of a piece. */
+export async function addDecal(page: Page, piece: string, { shows, long, short, kind, after }: DecalOf): Promise<void> {
+  await page.goto(`${piece}/masking?view=details`);
+  await page.getByRole('button', { name: 'Add a decal' }).click();
+  const form = page.getByRole('form', { name: 'Add a decal' });
+  await form.getByLabel('what it shows').fill(shows);
+  await form.getByLabel('longer side').fill(long);
+  await form.getByLabel('shorter side').fill(short);
+  await form.getByLabel('kind').selectOption({ label: kind });
+  await form.getByLabel('after which layer').selectOption({ label: after });
+  await form.getByLabel('there is a spare').check();
+  await form.getByRole('button', { name: 'Add it' }).click();
+  await page.getByLabel('Decals').getByText(shows).first().waitFor();
 }
 
 /** A step of the person's own, typed as they say it. */
@@ -282,14 +309,17 @@ export type CanOf = {
   readonly colour?: string;
   readonly volume: string;
   readonly left?: string;
+  /** How it comes, as the button says; absent: as a spray can. */
+  readonly comes?: string;
 };
 
 /** A can put on the shelf; ends on the sheet of its label. */
-export async function addCan(page: Page, server: Running, { name, kind, thinner, colour, volume, left }: CanOf): Promise<void> {
+export async function addCan(page: Page, server: Running, { name, kind, thinner, colour, volume, left, comes }: CanOf): Promise<void> {
   await page.goto(`${server.url}/shelf`);
   await page.getByRole('button', { name: 'Enter a can' }).first().click();
   const form = page.getByRole('dialog');
   await form.getByRole('button', { name: kind, exact: true }).click();
+  if (comes) await form.getByRole('button', { name: comes, exact: true }).click();
   if (thinner) await form.getByRole('button', { name: thinner, exact: true }).click();
   if (colour) await form.getByRole('button', { name: colour, exact: true }).click();
   await form.getByLabel('Volume').fill(volume);

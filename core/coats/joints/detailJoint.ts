@@ -32,10 +32,13 @@ export function overDetail(detail: Pick<Detail, 'family' | 'way' | 'name'>, laye
 
 const UNTRIED: readonly Detail['way'][] = ['pen', 'drybrush'];
 
-/** A clear or colour over a decal that has dried a day; a home-printed one counts as sealed, for that is done first. */
+/** A clear or colour over a decal that has dried a day. The coats on a printed sheet keep its ink from water, not from a solvent. */
 export function overDecal(decal: Pick<Decal, 'kind'>, layer: ResolvedLayer, material: Material): Finding {
   if (decal.kind === 'vinyl') return VINYL_UNDER;
-  return solventOver({ family: 'decal', material, state: 'dry' }, aboveOf(layer, false));
+  const printed = decal.kind === 'printed';
+  const found = solventOver({ family: printed ? 'printed-decal' : 'decal', material, state: 'dry' }, aboveOf(layer, false));
+  if (!printed || found.verdict === 'sits') return found;
+  return { ...found, because: `${found.because} Lay two water-type coats over it first, and let them dry.` };
 }
 
 /** The same paint fuses with itself; else a named pair speaks, else bite against resistance. */

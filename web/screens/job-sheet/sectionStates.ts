@@ -42,8 +42,14 @@ function stripState(piece: Piece, view: PieceView, left: number): string {
 
 function coatsState(view: PieceView, left: number): string {
   const open = view.joints.filter((entry) => !entry.laid);
+  const onDressings = view.dressings.flatMap(({ id, below, above }) =>
+    [below, ...(above ? [above] : [])].map(({ verdict }) => ({ id, verdict })),
+  );
   const count = (verdict: string) =>
-    new Set(open.filter((entry) => entry.joint.verdict === verdict).map((entry) => `${entry.partId}${entry.layerId}`)).size;
+    new Set([
+      ...open.filter((entry) => entry.joint.verdict === verdict).map((entry) => `${entry.partId}${entry.layerId}`),
+      ...onDressings.filter((entry) => entry.verdict === verdict).map(({ id }) => id),
+    ]).size;
   if (count('stop') > 0) return `${count('stop')} would not sit`;
   if (count('care') > 0) return `${count('care')} with care`;
   return left === 0 && view.joints.length > 0 ? 'all laid' : 'all sit';

@@ -29,7 +29,8 @@ export function BetweenLayers({
     <ul aria-label="Between the layers">
       {rows.map((row) => {
         const dressing = dressings.find((own) => own.id === row.id);
-        const worst = [dressing?.below, dressing?.above ?? undefined].find((own) => own && own.verdict !== 'sits');
+        const sides = [dressing?.below, dressing?.above ?? undefined];
+        const worst = sides.find((own) => own?.verdict === 'stop') ?? sides.find((own) => own?.verdict === 'care');
         return (
           <li key={row.id} className="flex items-baseline gap-3 border-b border-hairline py-2">
             <PaintStrip lab={row.lab} className="h-4 w-[14px] self-center" />

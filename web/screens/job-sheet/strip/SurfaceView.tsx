@@ -89,7 +89,8 @@ export function SurfaceView({ piece, part, preparation }: { piece: Piece; part: 
           ))}
         </ol>
         <p className="second mt-2 text-small">
-          By hand: edges, countersinks, hole rims and inside corners, or paint pops there first. Sand wet where old paint may hold lead.
+          By hand: edges, countersinks, hole rims and inside corners, or paint pops there first.
+          {part.finish !== 'bare' && ' Sand wet where old paint may hold lead.'}
         </p>
         <OwnedPapers />
       </section>
