@@ -1,7 +1,7 @@
 import type { Piece } from '#core/facts/index';
 import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/schedule/index';
 import { asSentence, type Minute } from '#core/units/index';
-import { neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
+import { apartNotes, neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
 import { type Bought, type PieceMoney, pieceMoney } from './money/index.ts';
 import { type PieceSteps, undecidedText } from './steps/index.ts';
@@ -68,7 +68,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
     money: pieceMoney(piece, around.steps, around.bought, context),
     beyond,
-    notes: setNotes(piece, context.facts),
+    notes: [...setNotes(piece, context.facts), ...apartNotes(piece, steps, context.history, context.facts)],
     ...(own.stopped ? { stopped: own.stopped } : {}),
     ...(undecided ? { undecided } : {}),
     noDateWhy: complete ? null : whyNoDate(steps),

@@ -137,3 +137,51 @@ describe('bright steel', () => {
     expect(rulesSensed(story(rusts + 0.5))).toContain('bare-steel');
   });
 });
+
+describe('a look in a short window', () => {
+  it('is nobody’s hindrance where no coat follows', () => {
+    const candy: Layer = {
+      id: 'candy',
+      wanted: { family: 'candy', role: 'colour', name: 'candy', lab: { l: 40, a: 0, b: 0 } },
+      coats: 2,
+      covers: 'all',
+    };
+    const begun = [line(0, 'teardown', ['record', 'open'], { wide: '-' }), ...coats(1, 'primer', 2), ...coats(2, 'candy', 2, 12)];
+    const parts = [part({ layers: [primer(), candy] })];
+    expect(rulesSensed(told([...begun, line(2.32, 'look', ['look'], { subject: 'sheen' })], { parts }))).not.toContain('extras-in-window');
+  });
+});
+
+describe('a tub', () => {
+  it('is taken by baths alone, and not by gel on two parts at once', () => {
+    const tub = { longMm: 300, wideMm: 200, deepMm: 200 };
+    const old = { finish: 'flaking' as const, stripMethod: 'gel' as const };
+    const facts = factsOf(
+      [part(old), part({ ...old, id: 'lid', name: 'Lid', pegs: [2] }), part({ ...old, id: 'base', name: 'Base', pegs: [3] })],
+      {},
+      { tub },
+    );
+    const honest = planned(facts);
+    expect(honest.steps.some(({ stage, method }) => stage === 'strip-off' && method === 'gel')).toBe(true);
+    expect(rulesOf(honest, facts)).toEqual([]);
+  });
+});
+
+describe('who chose what would be ruined', () => {
+  const glass = (more: object) => part({ id: 'glass', name: 'Glass', material: 'clear', staysClear: true, pegs: [2], layers: [], ...more });
+  const chosen = (more: object) => {
+    const lines = [
+      line(0, 'teardown', ['record', 'open'], { wide: '-' }),
+      line(0.5, 'assemble', ['glue-on'], { wide: 'glass', on: ['body', 'glass'] }),
+      ...coats(24, 'primer', 1),
+    ];
+    const { facts, ...sensed } = told(lines, { parts: [part({ layers: [primer()] }), glass(more)] });
+    return sense(sensed, facts, conditionsOf(facts, NOW))
+      .filter(({ rule }) => rule === 'ruins-fitted')
+      .map(({ chosenBy }) => chosenBy);
+  };
+  it('is the person where somebody said when it goes on, else the tool', () => {
+    expect(chosen({ fit: { stage: 'before-paint', onPartId: 'body' } })).toEqual(['person']);
+    expect(chosen({})).toEqual(['tool']);
+  });
+});

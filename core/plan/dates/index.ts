@@ -1,3 +1,4 @@
+export { apartNotes } from './apart.ts';
 export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './evening.ts';
 export { withLaterPrices } from './later.ts';
 export { type MovedStep, movedSteps } from './moved.ts';

@@ -57,6 +57,11 @@ export function Dates({ piece, view }: SectionProps) {
                   ? 'Nothing is left to do'
                   : 'No end as it stands'}
         </h2>
+        {view.notes.map((note) => (
+          <p key={note} className="mt-2 border-l-4 border-ink pl-3 text-small">
+            {note}
+          </p>
+        ))}
         {view.late && (
           <p className="mt-1 font-[650]">
             The safe date is later than the day it is needed. More free hours, fewer coats or a quicker system would help.
