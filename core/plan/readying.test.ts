@@ -1,3 +1,5 @@
+import { conditionsOf } from '#core/drying/index';
+import { plan } from './plan.ts';
 import { describe, expect, it } from 'vitest';
 import type { Facts, Layer, LogEvent } from '#core/facts/index';
 import { toIso } from '#core/units/index';
@@ -27,6 +29,19 @@ describe('bare polypropylene', () => {
     const late = planOf(skid('pp'), earlier(90));
     expect(steps(late, 'promoter')).toHaveLength(1);
     expect(at(steps(late, 'coat')[0])).toBeGreaterThan(at(steps(late, 'promoter')[0]));
+  });
+});
+
+describe('a try on scrap', () => {
+  const two = (events: LogEvent[]) => {
+    const other = piece(part({ id: 'arm', pegs: [2] }), { id: 'gong', name: 'Gong' });
+    const facts: Facts = { ...shelf, pieces: [piece(part()), other], events };
+    return plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] }).steps.filter(({ stage }) => stage === 'scrap-test');
+  };
+  it('done for one piece serves the next one too', () => {
+    expect(new Set(two([]).map(({ pieceId }) => pieceId))).toEqual(new Set(['bell', 'gong']));
+    const tried = ['primer', 'colour'].map((layerId) => done('scrap-test', 30, layerId));
+    expect(two(tried)).toEqual([]);
   });
 });
 

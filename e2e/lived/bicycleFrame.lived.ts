@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { dayAhead, launchBrowser, momentMs, moveTo, openPage, type Running, startServer } from '../harness.ts';
-import { addCan, addStep, buyAll, daysOf, liveToEnd, openWith, placeOf, stepsSaid, typeLabel, Verdicts } from './living.ts';
+import { addCan, addStep, buyAll, daysOf, finish, liveToEnd, openWith, placeOf, stepsSaid, typeLabel, Verdicts } from './living.ts';
 
 /** Job 11: a bicycle frame in silver, transparent green and clear, its silver laid on a day nobody knows. */
 
@@ -99,7 +99,18 @@ describe('job 11', () => {
     said.holds('4', `${(await stop.textContent()) ?? ''} ${(await over.page.getByLabel('Ways on').textContent()) ?? ''}`);
     const afterwards = await stepsSaid(over.page, piece);
     expect(afterwards.length).toBeGreaterThan(5);
+    await buyAll(over.page, server);
     await over.context.close();
+    const lived = (await liveToEnd(browser, server, piece)).map(({ at: when, title }) => `${when} ${title}`);
+    const clearDone = lived.findIndex((step) => /coat 1 of \d, clear/i.test(step));
+    const lastGreen = lived.findLastIndex((step) => /coat 5 of 5, Frame green/i.test(step));
+    const moment = (step: string) => Date.parse(`${step.slice(0, 16)}Z`);
+    expect(moment(lived[clearDone]) - moment(lived[lastGreen])).toBeLessThanOrEqual(20 * 60_000);
+    expect(placeOf(lived, /Tape the bands/)).toBeGreaterThan(clearDone);
+    const end = await openPage(browser, server.url);
+    await finish(end.page, piece);
+    await end.context.close();
+    said.holds('from add to finished', `${lived.length} steps after the missed window, ${lived[0]} … ${lived.at(-1)}`);
 
     for (const [point, why] of [
       [

@@ -73,7 +73,7 @@ describe('job 03', () => {
     for (const part of ['Body', 'Underframe', 'Wheels']) await relayer(page, zinc, part, 'Lacquer matt', 'Water matt');
     await stop.waitFor({ state: 'detached' });
     const dated = await stepsSaid(page, zinc);
-    const firstClear = /Coat 1( of \d)?, Water matt/;
+    const firstClear = /coat 1( of \d)?, Water matt/i;
     expect(
       dated.findLastIndex((step) => firstClear.test(step)),
       dated.join('\n'),

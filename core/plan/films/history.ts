@@ -21,7 +21,7 @@ export type History = {
   failedChecks(pieceId: string, partId: string): readonly EventOf<'failed-check'>[];
   /** What soaks and metal prep have left on a mark, oldest first. */
   treated(pieceId: string, partId: string, markId: string): readonly EventOf<'treated'>[];
-  /** Products laid before, by id. */
+  /** Products laid or tried on scrap before, on whatever piece, by id. */
   readonly usedProducts: ReadonlySet<string>;
   /** Spells of warmth a part went through, oldest first. */
   warmed(pieceId: string, partId: string): readonly Warmed[];
@@ -57,7 +57,10 @@ export function historyOf(facts: Facts): History {
     treated: (pieceId, partId, markId) => ofPart(events, 'treated', pieceId, partId).filter((event) => event.markId === markId),
     warmed: (pieceId, partId) =>
       ofPart(events, 'warmed', pieceId, partId).map(({ at, minutes, surfaceC }) => ({ since: { at: toMinute(at) }, minutes, surfaceC })),
-    usedProducts: new Set(events.flatMap((event) => (event.kind === 'done' && event.coat?.productId ? [event.coat.productId] : []))),
+    usedProducts: new Set([
+      ...events.flatMap((event) => (event.kind === 'done' && event.coat?.productId ? [event.coat.productId] : [])),
+      ...triedOnScrap(facts, done),
+    ]),
     troubles: (partId) => troubles.filter((event) => event.partIds.includes(partId)),
     dryness: (partId, zoneId) => dryness.filter((event) => event.partId === partId && event.zoneId === zoneId).reverse(),
   };
@@ -86,4 +89,13 @@ function layCoat(coats: Map<string, Coat[]>, event: DoneEvent, coat: LaidCoat): 
 
 function doubtOf({ between }: DoneEvent): Pick<Coat, 'doubtMin'> {
   return between ? { doubtMin: Math.max(0, toMinute(between.to) - toMinute(between.from)) } : {};
+}
+
+/** Paints that a scrap has shown: one try serves every piece. */
+function triedOnScrap({ pieces }: Facts, done: ReadonlyMap<string, unknown>): string[] {
+  return pieces.flatMap((piece) =>
+    piece.parts.flatMap((part) =>
+      part.layers.flatMap(({ id, productId }) => (productId && done.has(`${piece.id}.${part.id}.scrap-test.${id}.1`) ? [productId] : [])),
+    ),
+  );
 }

@@ -39,6 +39,8 @@ export type LayerToLay = {
   readonly below: readonly Constraint[];
   /** Paints used here for the first time, tried now: its own, and those that follow it in short windows. */
   readonly tries: readonly PlacedLayer[];
+  /** Decals and details that lie open under its first coat. */
+  readonly over: readonly string[];
   /** Why it goes on once more than the stack has it; absent: it does not. */
   readonly again?: string;
 };
@@ -172,6 +174,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
     detail: [
       ...(first && layer.turned ? ['turn it over'] : []),
       coatDetail(chain, placed, mist ?? false, weight),
+      ...(first && layer.over.length > 0 ? [`whatever is scuffed, round ${listed(layer.over)} and never over it`] : []),
       ...boothText(booth),
     ].join('; '),
     hazards: coatHazards(resolved.family, resolved.hand, resolved.isocyanate),

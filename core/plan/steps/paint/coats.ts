@@ -154,6 +154,7 @@ class Coating {
         onBare: this.#needsPromoter(placed, doneCoats),
         mistFirst: this.#worst(placed)?.verdict === 'care' || dressed?.care === true,
         tries: this.#toTry(placed),
+        over: dressed?.names ?? [],
         below: [...this.#belowFirst(placed), ...lyingOn(placed, this.#chain.of.part, this.#films), ...(dressed?.constraints ?? [])],
       });
     }
@@ -187,6 +188,7 @@ class Coating {
       mistFirst: false,
       below: [],
       tries: [],
+      over: [],
       again: 'It is past its window: scuffed, it takes a fresh coat, and what is seen through it follows in time.',
     });
   }

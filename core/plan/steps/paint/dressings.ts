@@ -16,7 +16,13 @@ export type Dressing = {
   readonly above: { readonly verdict: 'sits' | 'care' | 'stop'; readonly because: string; readonly layerId: string } | null;
 };
 
-export type Dressed = { readonly stop: string | null; readonly care: boolean; readonly constraints: readonly Constraint[] };
+export type Dressed = {
+  readonly stop: string | null;
+  readonly care: boolean;
+  readonly constraints: readonly Constraint[];
+  /** What lies open there: a scuff goes round it. */
+  readonly names: readonly string[];
+};
 
 const MINUTES_EACH: Record<DetailWay, number> = {
   brush: 2,
@@ -84,6 +90,7 @@ export class Dressings {
       stop: stop ? `${placed.resolved.name} over ${stop.name}: ${stop.because}` : null,
       care: answers.some(({ verdict }) => verdict === 'care'),
       constraints: answers.map(({ wait }) => wait),
+      names: answers.map(({ name }) => name),
     };
   }
 

@@ -45,6 +45,13 @@ describe('a home-printed decal', () => {
     const cleared = steps.find(({ coat }) => coat?.role === 'clear')?.placed;
     expect((cleared?.start ?? Number.NaN) - (laid?.end ?? Number.NaN)).toBeGreaterThanOrEqual(DAY - 0.01);
   });
+  it('is gone round by whatever is scuffed before its clear', () => {
+    const details = planned([water])
+      .steps.filter(({ coat }) => coat?.role === 'clear')
+      .map(({ detail }) => detail);
+    expect(details[0]).toContain('round number 31 and never over it');
+    expect(details[1]).not.toContain('number 31');
+  });
   it('is another thing than a bought one, which a lacquer clear softens only', () => {
     expect(planned([clear], 'waterslide').pieces[0].stopped).toBeUndefined();
   });
