@@ -11,7 +11,7 @@ export default defineConfig({
                 name: 'lived',
                 include: ['e2e/lived/**/*.lived.ts'],
                 environment: 'node' as const,
-                testTimeout: 600_000,
+                testTimeout: 1_800_000,
                 hookTimeout: 120_000,
                 fileParallelism: false,
               },

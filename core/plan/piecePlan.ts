@@ -1,7 +1,7 @@
 import type { Piece } from '#core/facts/index';
 import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/schedule/index';
 import { asSentence, type Minute } from '#core/units/index';
-import { apartNotes, neededMoment, pieceDates, type PlannedStep, type Session } from './dates/index.ts';
+import { airNotes, apartNotes, neededMoment, pieceDates, type PlannedStep, type Session, type SprayAir } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
 import { type Bought, type PieceMoney, pieceMoney } from './money/index.ts';
 import { type PieceSteps, undecidedText } from './steps/index.ts';
@@ -21,6 +21,8 @@ export type PiecePlan = {
   /** What lies beyond the written limit and is left as it is. */
   readonly beyond: readonly string[];
   /** What a set of pieces seen together asks for. */
+  /** Free stays that the air spoils for its coats. */
+  readonly airNotes: readonly string[];
   readonly notes: readonly string[];
   readonly stopped?: string;
   /** Parts or zones that have neither coat nor a reason to stay bare. */
@@ -43,6 +45,7 @@ export type Around = {
   readonly free: readonly FreeInterval[];
   readonly bought: Bought;
   readonly context: PlanContext;
+  readonly air: SprayAir;
 };
 
 /** @param seed null: no runs for likely and safe dates */
@@ -68,6 +71,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
     money: pieceMoney(piece, around.steps, around.bought, context),
     beyond,
+    airNotes: airNotes(steps, free, around.air, context.workshop.timeZone),
     notes: [...setNotes(piece, context.facts), ...apartNotes(piece, steps, context.history, context.facts)],
     ...(own.stopped ? { stopped: own.stopped } : {}),
     ...(undecided ? { undecided } : {}),

@@ -33,6 +33,7 @@ import {
   seededRandom,
   type Session,
   sessionsOf,
+  SprayAir,
   stayingForTape,
   waitForPaint,
   withPours,
@@ -179,7 +180,15 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
   const purchases = isProven ? proven.purchases : buyGreedily(wants, facts);
   const listed = new Set(purchases.shops.flatMap(({ lines }) => lines.map(({ want }) => want)));
   const bought = { shares: purchaseShares(purchases, wants), supplies, listed };
-  const around = { steps: plannedSteps, sessions, result, free, bought, context };
+  const around = {
+    steps: plannedSteps,
+    sessions,
+    result,
+    free,
+    bought,
+    context,
+    air: new SprayAir(rows.conditions, workshop.sprayPlaceId, now, facts),
+  };
   const pieces = built.map(({ piece, beyond, steps: own }) =>
     piecePlan(piece, beyond, own, around, datesOf && !datesOf.includes(piece.id) ? null : seed),
   );
@@ -212,6 +221,7 @@ type PlacedRows = {
   readonly placing: Placing;
   /** The hours of the week, and what wet film under tape adds to them. */
   readonly free: readonly FreeInterval[];
+  readonly conditions: Conditions;
 };
 
 /** Rows that find no place together are taken apart and tried once more, each part for itself. */
@@ -236,7 +246,7 @@ function placeRows(
       context.now,
     );
     const free = stayingForTape(hours, steps, context.clocks, context.now);
-    return { built, steps, free, placing: placingOf(steps, free, context, conditions, turns) };
+    return { built, steps, free, conditions, placing: placingOf(steps, free, context, conditions, turns) };
   };
   const joined = place(new Set());
   const stuck = joined.steps.filter((step) => step.keys.length > 1 && !step.stopped && !joined.placing.first.result.placed.has(step.id));

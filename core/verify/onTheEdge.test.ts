@@ -185,3 +185,21 @@ describe('who chose what would be ruined', () => {
     expect(chosen({})).toEqual(['tool']);
   });
 });
+
+describe('old paint that stays', () => {
+  it('is what the first coat is judged on, where nothing has taken it off', () => {
+    const kept = { material: 'steel' as const, finish: 'sound' as const, stripMethod: 'scuff' as const };
+    const honest = planned(factsOf([part({ ...kept, oldPaint: 'baked-enamel' })]));
+    expect(rulesOf(honest, factsOf([part({ ...kept, oldPaint: 'baked-enamel' })]))).not.toContain('joint');
+    expect(rulesOf(honest, factsOf([part({ ...kept, oldPaint: 'unknown' })]))).toContain('joint');
+  });
+});
+
+describe('the same work twice', () => {
+  const begun = [line(0, 'teardown', ['record', 'open'], { wide: '-' })];
+  const washed = (at: number) => [line(at, 'wash', ['water-wash']), line(at + 0.3, 'wash', ['water-wash'])];
+  it('is for nothing on bare metal, and no matter on a film', () => {
+    expect(rulesSensed(told([...begun, ...washed(0.5)]))).toContain('done-again');
+    expect(rulesSensed(told([...begun, ...coats(1, 'primer', 1), ...washed(200)]))).not.toContain('done-again');
+  });
+});

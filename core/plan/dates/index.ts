@@ -1,3 +1,4 @@
+export { airNotes } from './airHeld.ts';
 export { apartNotes } from './apart.ts';
 export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './evening.ts';
 export { withLaterPrices } from './later.ts';
@@ -16,6 +17,7 @@ export {
   type MixLasts,
   plannedInColour,
 } from './paint/oneMix.ts';
+export { SprayAir } from './holding/air.ts';
 export { withWetNearby } from './holding/nearWet.ts';
 export { stayingForTape } from './holding/tapeStay.ts';
 export { type BatchBoard, boardOf } from './paint/boardOf.ts';

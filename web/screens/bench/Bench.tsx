@@ -15,6 +15,7 @@ import { useWords } from '../../app/useWords.ts';
 import { FindingsAt } from '../../views/FindingsAt.tsx';
 import { stepTitle } from '../../views/stepTitle.ts';
 import { AfterDone, type JustDone } from './outcome/AfterDone.tsx';
+import { useAirHolds } from './tonight/AirHolds.tsx';
 import { Checks } from './outcome/Checks.tsx';
 import { Finger } from './Finger.tsx';
 import { Inspections } from './outcome/Inspections.tsx';
@@ -288,10 +289,16 @@ function Choice({ children, hint, onClick }: { children: string; hint?: string; 
 
 function BenchDone({ justDone, onClose }: { justDone: JustDone | null; onClose: () => void }) {
   const { workshop } = usePlan();
+  const holds = useAirHolds();
   return (
     <main className="flex min-h-dvh flex-col items-center justify-center gap-6 bg-[#161616] px-6 text-center text-[#f4f4f4]">
       <h1 className="!text-[40px] !text-white">That is all for now</h1>
       <p className="text-lead">Clear the nozzles, lids on, tags hung. What dries, dries without you.</p>
+      {holds.map(({ pieceId, name, notes }) => (
+        <p key={pieceId}>
+          {name}: {notes.join(' ')}
+        </p>
+      ))}
       {justDone && <AfterDone just={justDone} onClose={onClose} placeId={workshop.dryPlaceId} />}
       <Link to="/" className="rounded-[3px] bg-white px-8 py-4 text-lead font-[650] text-[#151515]">
         Back to Tonight

@@ -37,6 +37,13 @@ export class SprayAir {
     return verdict === 'stop' ? `the air is not right sooner: ${because.replace(/\.$/, '')}` : 'the air is not right sooner';
   }
 
+  /** Why a coat would not go on then; null where the air lets it. */
+  stops(coat: CoatOfStep, at: Minute): string | null {
+    if (!this.#place) return null;
+    const { verdict, because } = airVerdict(airAt(this.#place, at), this.#range(coat));
+    return verdict === 'stop' ? because : null;
+  }
+
   #range({ family, productId }: CoatOfStep): SprayRange {
     const product = this.#facts.products.find((candidate) => candidate.id === productId);
     const sheet = this.#facts.sheets.find((candidate) => candidate.id === product?.sheetId);

@@ -12,6 +12,7 @@ import { EveningFlow } from './EveningFlow.tsx';
 import { MovedHere } from '../MovedHere.tsx';
 import { ToBuyBefore } from './ToBuyBefore.tsx';
 import { WhySo } from '../WhySo.tsx';
+import { AirHolds } from './AirHolds.tsx';
 import { BeforeItIsLost } from './BeforeItIsLost.tsx';
 import { WorthAMinute } from './WorthAMinute.tsx';
 import { stayOf } from './stay.ts';
@@ -90,6 +91,7 @@ export function Tonight() {
       <aside className="noprint space-y-5">
         <WhySo evening={evening} minutes={stay.session.attendedMinutes} />
         <MovedHere />
+        <AirHolds />
         <Cautions hazards={[...new Set(steps.flatMap((step) => step.hazards))]} />
         <ToBuyBefore />
         <HeldUp />

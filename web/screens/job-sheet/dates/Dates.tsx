@@ -57,7 +57,7 @@ export function Dates({ piece, view }: SectionProps) {
                   ? 'Nothing is left to do'
                   : 'No end as it stands'}
         </h2>
-        {view.notes.map((note) => (
+        {[...view.airNotes, ...view.notes].map((note) => (
           <p key={note} className="mt-2 border-l-4 border-ink pl-3 text-small">
             {note}
           </p>
