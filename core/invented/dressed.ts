@@ -95,7 +95,7 @@ export function dressedPiece(now: number): Piece {
         name: 'crest',
         zoneId: 'side',
         after: 'blue',
-        kind: 'printed',
+        kind: 'waterslide',
         count: 1,
         spare: false,
         longMm: 6,
