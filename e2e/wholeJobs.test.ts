@@ -49,7 +49,7 @@ describe('whole jobs', () => {
     await page.getByRole('button', { name: 'Add it with this plan' }).click();
     await page.getByRole('link', { name: /^Dates/ }).click();
     const hanging = page.getByLabel('Hanging now');
-    for (const stage of ['takes tape', 'may be covered', 'may be handled']) {
+    for (const stage of ['takes tape and sheeting', 'may be coated', 'may be handled']) {
       const hour = await hanging.locator(`dt:text-is("${stage}") + dd`).first().textContent();
       expect([stage, hour]).toEqual([stage, expect.stringMatching(/\d\d:\d\d$/)]);
     }

@@ -117,7 +117,7 @@ describe('job 11', () => {
         '2',
         'a frame carried in from the cold still counts 9 °C: the part’s own temperature can be typed, how long it keeps it is not reckoned',
       ],
-      ['6', 'polish as a finish with its papers: issue 25'],
+      ['6', 'polish with its papers can be said of each zone; levelling a band under it is not acted out yet'],
       ['10 (record)', 'the record: issue 27'],
     ] as const)
       said.waits(point, why);

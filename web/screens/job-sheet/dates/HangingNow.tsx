@@ -6,10 +6,10 @@ import { useWords } from '../../../app/useWords.ts';
 
 const STAGES: readonly (readonly [keyof FilmTimes, string])[] = [
   ['touch', 'touch dry'],
-  ['opens', 'may be covered'],
+  ['opens', 'may be coated'],
   ['shuts', 'shut for another coat'],
-  ['dry', 'may be covered again'],
-  ['tape', 'takes tape'],
+  ['dry', 'may be coated again'],
+  ['tape', 'takes tape and sheeting'],
   ['handle', 'may be handled'],
   ['fit', 'takes screws'],
   ['cured', 'cured'],
