@@ -17,6 +17,8 @@ export type Remedy = {
   readonly barrier?: Family;
   /** What the barrier is: a primer, or a clear where what lies below is to be seen. */
   readonly barrierRole?: Extract<Role, 'primer' | 'clear'>;
+  /** The sheen that a clear stand-in keeps, gloss units: a matt one on the shelf serves for a matt one. */
+  readonly gloss?: number;
   /** Colour that a stand-in keeps. */
   readonly lab?: Lab;
 };

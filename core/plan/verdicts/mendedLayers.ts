@@ -49,7 +49,12 @@ export function layersMended(remedy: Remedy, part: Part, layerId: string, newId:
       const role = remedy.above.role ?? 'colour';
       return instead({
         ...rest,
-        wanted: { ...(wanted ?? { name: plain(remedy.above.family), lab: remedy.lab ?? BARRIER_LAB }), role, family: remedy.above.family },
+        wanted: {
+          ...(wanted ?? { name: plain(remedy.above.family), lab: remedy.lab ?? BARRIER_LAB }),
+          ...(role === 'clear' && remedy.gloss !== undefined ? { gloss: remedy.gloss } : {}),
+          role,
+          family: remedy.above.family,
+        },
       });
     }
     case 'wait':

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ownedFamilies } from '#core/buying/index';
-import { knownIn, remediesFor } from '#core/coats/index';
+import { knownIn, remediesFor, resolveLayer } from '#core/coats/index';
 import { conditionsOf } from '#core/drying/index';
 import { FAMILIES, type Family, type Layer, type Material, MATERIALS, type Piece, type Role } from '#core/facts/index';
 import { NOW, part, piece, shelf } from '#core/invented/index';
@@ -93,5 +93,59 @@ describe('a remedy as a changed stack', () => {
     for (const kind of ['wait', 'scuff', 'promoter', 'product', 'brush', 'thinner'] as const)
       expect(layersMended({ ...remedy, kind }, own, 'top', newId)).toBeNull();
     expect(layersMended({ ...remedy, kind: 'mist' }, own, 'elsewhere', newId)).toBeNull();
+  });
+});
+
+describe('a stand-in for a matt clear', () => {
+  const sheet = (id: string, family: Family, gloss: number) => ({
+    ...shelf.sheets[0],
+    id: `${id}-sheet`,
+    name: id,
+    family,
+    role: 'clear' as const,
+    hand: 'airbrush' as const,
+    label: { gloss },
+  });
+  const product = (id: string) => ({
+    ...shelf.products[0],
+    id,
+    sheetId: `${id}-sheet`,
+    name: id,
+    lab: { l: 97, a: 0, b: 0 },
+    transparent: true,
+  });
+  const can = (id: string) => ({ ...shelf.cans[0], id: `can-${id}`, productId: id });
+  it('is the matt one of the shelf before any from the shop', () => {
+    const names = ['lacquer matt', 'water matt', 'water gloss'];
+    const facts = {
+      ...shelf,
+      sheets: [
+        ...shelf.sheets,
+        sheet('lacquer matt', 'acrylic-lacquer', 10),
+        sheet('water matt', 'water-acrylic', 10),
+        sheet('water gloss', 'water-acrylic', 85),
+      ],
+      products: [...shelf.products, ...names.map(product)],
+      cans: [...shelf.cans, ...names.map(can)],
+    };
+    const brown = wanted('brown', 'water-acrylic', 'colour');
+    const own = piece(
+      part({
+        finish: 'bare',
+        layers: [wanted('low', 'lacquer-primer', 'fine-primer'), brown, { id: 'top', productId: 'lacquer matt', coats: 2, covers: 'all' }],
+      }),
+    );
+    const all = { ...facts, pieces: [own] };
+    const conditions = conditionsOf(all, NOW);
+    const [entry] = plan({ facts: all, now: NOW, conditions, datesOf: [] }).pieces[0].steps.joints.filter(
+      ({ layerId }) => layerId === 'top',
+    );
+    let ids = 0;
+    const mend = pricedMends(own, entry, LAB, all, NOW, conditions, () => `new-${++ids}`).find(
+      ({ text }) => text === 'water matt, on your shelf, instead',
+    );
+    const taken = mend?.layers.find(({ id }) => id === 'top');
+    expect(taken && resolveLayer(taken, all).product?.id).toBe('water matt');
+    expect(mend?.money).toBeLessThanOrEqual(0);
   });
 });

@@ -1,5 +1,5 @@
 import { ownedFamilies } from '#core/buying/index';
-import { knownIn, isBetter, type JointVerdict, remediesFor } from '#core/coats/index';
+import { glossOf, isBetter, type JointVerdict, knownIn, remediesFor, resolveLayer } from '#core/coats/index';
 import type { Conditions } from '#core/drying/index';
 import type { Facts, Lab, Layer, Piece } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
@@ -33,17 +33,37 @@ export function pricedMends(
   if (!part) return [];
   const asIs = pricedOf('as it stands', plan({ facts, now, conditions, datesOf: [piece.id] }), piece.id);
   const owned = ownedFamilies(facts);
+  const sheen = sheenOf(
+    part.layers.find(({ id }) => id === entry.layerId),
+    facts,
+  );
   return remediesFor(entry.joint.below, entry.joint.above, knownIn(entry.joint.answer), owned).flatMap((remedy): Mended[] => {
-    const layers = layersMended({ ...remedy, lab }, part, entry.layerId, newId);
+    const layers = layersMended({ ...remedy, lab, ...sheen }, part, entry.layerId, newId);
     if (!layers) return [];
     const changed: Piece = { ...piece, parts: piece.parts.map((own) => (own.id === part.id ? { ...part, layers } : own)) };
     const result = plan({ facts: withPiece(facts, changed), now, conditions, datesOf: [piece.id] });
     const verdict = worstOf(result.pieces.find((own) => own.pieceId === piece.id)?.steps.joints ?? [], part.id, entry.layerId, layers);
     if (verdict === 'stop' || !isBetter(verdict, entry.joint.verdict)) return [];
-    const way = pricedOf(remedy.text, result, piece.id);
+    const text = remedy.kind === 'stand-in' ? standInText(remedy.text, layers, entry.layerId, facts) : remedy.text;
+    const way = pricedOf(text, result, piece.id);
     const days = way.likely === null || asIs.likely === null ? null : Math.round((way.likely - asIs.likely) / 1440);
-    return [{ text: remedy.text, verdict, layers, way, days, money: way.money - asIs.money }];
+    return [{ text, verdict, layers, way, days, money: way.money - asIs.money }];
   });
+}
+
+/** By its own name, where it stands on the shelf. */
+function standInText(text: string, layers: readonly Layer[], layerId: string, facts: Facts): string {
+  const layer = layers.find(({ id }) => id === layerId);
+  const product = layer && resolveLayer(layer, facts).product;
+  const stands = product && facts.cans.some(({ productId, leftMl }) => productId === product.id && leftMl > 0);
+  return stands ? `${product.name}, on your shelf, instead` : text;
+}
+
+/** What a clear dries to, for whatever stands in for it. */
+function sheenOf(layer: Layer | undefined, facts: Facts): { readonly gloss?: number } {
+  if (!layer) return {};
+  const { family, role, label } = resolveLayer(layer, facts);
+  return role === 'clear' ? { gloss: glossOf(family, role, label).gloss } : {};
 }
 
 const rank = (verdict: JointVerdict): number => ({ sits: 0, care: 1, stop: 2 })[verdict];
