@@ -15,7 +15,13 @@ export function resized(part: Part, shape: readonly ShapeFace[], newId: () => st
     const share = areaMm2(own) / total;
     if (share === 0) return [];
     const seen = own.some((face) => face.seen);
-    return shape.map((face) => ({ ...face, id: newId(), zoneId: zone.id, seen, shortMm: Math.max(SHORTEST_MM, face.shortMm * share) }));
+    return shape.map(({ hidden, ...face }) => ({
+      ...face,
+      id: newId(),
+      zoneId: zone.id,
+      seen: seen && !hidden,
+      shortMm: Math.max(SHORTEST_MM, face.shortMm * share),
+    }));
   });
   return { faces, edges: part.edges.map((edge) => ({ ...edge, mm: Math.min(5000, Math.max(1, Math.round(edge.mm * (after / before)))) })) };
 }

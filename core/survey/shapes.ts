@@ -1,6 +1,12 @@
 /** Area helpers: simple bodies as faces that paint meets, sizes in mm (trade §7). */
 
-export type ShapeFace = { readonly longMm: number; readonly shortMm: number; readonly count: number };
+export type ShapeFace = {
+  readonly longMm: number;
+  readonly shortMm: number;
+  readonly count: number;
+  /** Nobody sees it whatever the part is, such as the bore of a long tube. */
+  readonly hidden?: boolean;
+};
 
 export const SHAPES = ['body', 'box', 'cylinder', 'cone', 'sphere', 'tube', 'sheet', 'wire'] as const;
 export type Shape = (typeof SHAPES)[number];
@@ -35,6 +41,12 @@ const disc = (across: number, count = 1): ShapeFace => {
   return face(side, side, count);
 };
 
+/** A bore longer than twice its width is looked into by nobody, and no fan reaches its middle. */
+function bore(diameter: number, length: number): ShapeFace {
+  const own = face(Math.PI * diameter, length);
+  return length > 2 * diameter ? { ...own, hidden: true } : own;
+}
+
 /**
  * Faces of a shape from its sizes, in the order of SHAPE_SIZES, mm. Curved faces are unrolled, discs squared, so that
  * the area is exact. A sheet has two faces.
@@ -59,7 +71,7 @@ export function facesOfShape(shape: Shape, sizes: readonly number[]): ShapeFace[
       return [face(Math.PI * a, a)];
     case 'tube': {
       if (b >= a) throw new RangeError('The inner diameter is smaller than the outer one. Measure both again.');
-      return [face(Math.PI * a, c), face(Math.PI * b, c), disc(Math.sqrt(a ** 2 - b ** 2), 2)];
+      return [face(Math.PI * a, c), bore(b, c), disc(Math.sqrt(a ** 2 - b ** 2), 2)];
     }
     case 'sheet':
       return [face(a, b, 2)];

@@ -61,6 +61,10 @@ describe('area', () => {
     expect(areaMm2(facesOfShape(shape, sizes))).toBeCloseTo(area, 3);
     expect(() => facesOfShape(shape, [])).toThrow(SHAPE_SIZES[shape][0]);
   });
+  it('hides the bore of a long tube, and not that of a ring', () => {
+    expect(facesOfShape('tube', [28, 25, 620]).map(({ hidden }) => hidden === true)).toEqual([false, true, false]);
+    expect(facesOfShape('tube', [90, 80, 30]).some(({ hidden }) => hidden)).toBe(false);
+  });
   it('refuses a tube wider inside than out', () => expect(() => facesOfShape('tube', [8, 10, 5])).toThrow('smaller'));
 });
 

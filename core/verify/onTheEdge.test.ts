@@ -8,6 +8,12 @@ import { sense, verifyPlan } from './index.ts';
 
 /** A moment or half a minute to either side of where a rule begins to speak: nothing is forgiven that is seen, nothing called out that is not there. */
 
+const candy: Layer = {
+  id: 'candy',
+  wanted: { family: 'candy', role: 'colour', name: 'candy', lab: { l: 40, a: 0, b: 0 } },
+  coats: 2,
+  covers: 'all',
+};
 const steel = (more: Partial<Part> = {}) => part({ material: 'steel', finish: 'bare', ...more });
 const factsOf = (own: readonly Part[], more: Partial<Piece> = {}, workshop: Partial<Workshop> = {}): Facts => ({
   ...shelf,
@@ -106,12 +112,6 @@ describe('the second coat of a stay that was used to its end', () => {
     expect(rulesSensed(told(early, { parts }))).toContain('one-go');
   });
   it('is called out of a candy though something else was done between', () => {
-    const candy: Layer = {
-      id: 'candy',
-      wanted: { family: 'candy', role: 'colour', name: 'candy', lab: { l: 40, a: 0, b: 0 } },
-      coats: 2,
-      covers: 'all',
-    };
     const lines = [
       ...begun,
       ...coats(2, 'candy', 1),
@@ -140,12 +140,6 @@ describe('bright steel', () => {
 
 describe('a look in a short window', () => {
   it('is nobody’s hindrance where no coat follows', () => {
-    const candy: Layer = {
-      id: 'candy',
-      wanted: { family: 'candy', role: 'colour', name: 'candy', lab: { l: 40, a: 0, b: 0 } },
-      coats: 2,
-      covers: 'all',
-    };
     const begun = [line(0, 'teardown', ['record', 'open'], { wide: '-' }), ...coats(1, 'primer', 2), ...coats(2, 'candy', 2, 12)];
     const parts = [part({ layers: [primer(), candy] })];
     expect(rulesSensed(told([...begun, line(2.32, 'look', ['look'], { subject: 'sheen' })], { parts }))).not.toContain('extras-in-window');
