@@ -71,7 +71,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     attendedMinutes: steps.reduce((sum, step) => sum + step.minutes, 0),
     money: pieceMoney(piece, around.steps, around.bought, context),
     beyond,
-    airNotes: airNotes(steps, free, around.air, context.workshop.timeZone),
+    airNotes: airNotes(steps, free, around.air, context.workshop, context.facts.places),
     notes: [...setNotes(piece, context.facts), ...apartNotes(piece, steps, context.history, context.facts)],
     ...(own.stopped ? { stopped: own.stopped } : {}),
     ...(undecided ? { undecided } : {}),

@@ -39,6 +39,6 @@ describe('coats that the air forbids', () => {
     const { notes, first } = viewOf([cold(5)]);
     expect(first).toBeGreaterThan(NOW + 6 * DAY);
     expect(notes).toHaveLength(1);
-    expect(notes[0]).toMatch(/^No coat on .*Fri 4 Dec: 9\.0 °C is outside 10–32 °C\.$/);
+    expect(notes[0]).toMatch(/^No coat in .* on .*Fri 4 Dec: 9\.0 °C is outside 10–32 °C\.$/);
   });
 });

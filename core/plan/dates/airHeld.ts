@@ -1,3 +1,4 @@
+import type { Place, Workshop } from '#core/facts/index';
 import { type FreeInterval, stayIndex } from '#core/schedule/index';
 import { dayText, HOUR, listedShort, type Minute } from '#core/units/index';
 import type { SprayAir } from './holding/air.ts';
@@ -8,13 +9,20 @@ import type { PlannedStep } from './plannedStep.ts';
 const MOST_DAYS = 4;
 
 /** One sentence for each thing that is wrong with the air, with the days it spoils. */
-export function airNotes(steps: readonly PlannedStep[], free: readonly FreeInterval[], air: SprayAir, timeZone: string): string[] {
+export function airNotes(
+  steps: readonly PlannedStep[],
+  free: readonly FreeInterval[],
+  air: SprayAir,
+  { sprayPlaceId, timeZone }: Workshop,
+  places: readonly Place[],
+): string[] {
+  const where = places.find(({ id }) => id === sprayPlaceId)?.name ?? 'the booth';
   const spoilt = new Map<string, Set<string>>();
   for (const { stay, because } of heldStays(steps, free, air)) {
     const days = spoilt.get(because) ?? new Set();
     spoilt.set(because, days.add(dayText(free[stay].from, timeZone)));
   }
-  return [...spoilt].map(([because, days]) => `No coat on ${listedShort([...days], MOST_DAYS)}: ${because}`);
+  return [...spoilt].map(([because, days]) => `No coat in ${where} on ${listedShort([...days], MOST_DAYS)}: ${because}`);
 }
 
 type Held = { readonly stay: number; readonly because: string };
