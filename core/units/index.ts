@@ -3,6 +3,7 @@ export {
   type Parsed,
   formatMoney,
   formatQuantity,
+  typedQuantity,
   parseMix,
   parseNumber,
   parseQuantity,

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   addDays,
@@ -15,6 +16,7 @@ import {
   noonOf,
   parseMix,
   parseQuantity,
+  typedQuantity,
   parseRatio,
   toIso,
   toMinute,
@@ -118,6 +120,46 @@ describe('quantities', () => {
     expect(formatQuantity(20, 'F')).toBe('68.0 °F');
     expect(formatQuantity(148, 'oz')).toBe('5.0 oz');
     expect(formatQuantity(148.4, 'mL')).toBe('148 mL');
+  });
+});
+
+describe('a quantity in a field', () => {
+  it.each([
+    ['3.3', 'length', 'mm', '3.3 mm'],
+    ['0,05 mm', 'length', 'mm', '0.05 mm'],
+    ['2,75', 'volume', 'mL', '2.75 mL'],
+    ['4 3/4', 'length', 'in', '4.75 in'],
+    ['0.13 in', 'length', 'in', '0.13 in'],
+    ['13.5', 'volume', 'oz', '13.5 oz'],
+    ['68.5 °F', 'temperature', 'F', '68.5 °F'],
+  ] as const)('typed as %s comes back as it was typed', (text, dimension, unit, shown) => {
+    const read = parseQuantity(text, dimension, unit);
+    expect(read.ok && typedQuantity(read.value, unit)).toBe(shown);
+  });
+  it('is the same number after any save', () => {
+    const units = [
+      ['length', 'mm'],
+      ['length', 'in'],
+      ['volume', 'mL'],
+      ['volume', 'oz'],
+      ['temperature', 'C'],
+      ['temperature', 'F'],
+    ] as const;
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 2_000_000 }),
+        fc.constantFrom(1, 10, 100, 1000),
+        fc.constantFrom(...units),
+        (whole, part, [dimension, unit]) => {
+          const once = parseQuantity(String(whole / part), dimension, unit);
+          const text = once.ok ? typedQuantity(once.value, unit) : '';
+          const twice = parseQuantity(text, dimension, unit);
+          expect(Number.parseFloat(text)).toBe(whole / part);
+          expect(once.ok && twice.ok && Math.abs(once.value - twice.value)).toBeLessThan(1e-9);
+        },
+      ),
+      { seed: 7, numRuns: 400 },
+    );
   });
 });
 

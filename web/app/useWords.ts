@@ -6,6 +6,7 @@ import {
   durationText,
   formatMoney,
   formatQuantity,
+  typedQuantity,
   heatText,
   momentText,
   monthText,
@@ -30,6 +31,9 @@ export function useWords() {
       duration: durationText,
       money: (minor: number, about = false) => formatMoney(minor, currency, about),
       length: (mm: number) => formatQuantity(mm, units.length),
+      /** As they stand in a field, to the last place that was typed. */
+      typedLength: (mm: number) => typedQuantity(mm, units.length),
+      typedTemperature: (celsius: number) => typedQuantity(celsius, units.temperature),
       area: (mm2: number) => `${mm2 < 1000 ? Math.round(mm2 / 10) / 10 : Math.round(mm2 / 100)} cm²`,
       volume: (ml: number) => formatQuantity(ml, units.volume),
       temperature: (celsius: number) => formatQuantity(celsius, units.temperature),

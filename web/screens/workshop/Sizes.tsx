@@ -26,7 +26,7 @@ export function Sizes<K extends string>({
   const { workshop } = usePlan();
   const words = useWords();
   const keys = Object.keys(sides) as K[];
-  const shown = (key: K) => (value ? words.length(value[key]) : '');
+  const shown = (key: K) => (value ? words.typedLength(value[key]) : '');
   const [typed, setTyped] = useState(() => Object.fromEntries(keys.map((key) => [key, shown(key)])) as Record<K, string>);
   const [problem, setProblem] = useState('');
   const keep = () => {

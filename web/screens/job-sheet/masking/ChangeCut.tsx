@@ -13,7 +13,7 @@ export function ChangeCut({ part, cut, onChange }: { part: Part; cut: Cut; onCha
   const fields = (DIVISION_WAYS.find(({ how }) => how === cut.how)?.fields ?? []).filter(({ key }) => cut.numbers[key] !== undefined);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(
-      fields.map(({ key }) => [key, key === 'count' ? String(cut.numbers.count) : words.length(Number(cut.numbers[key]))]),
+      fields.map(({ key }) => [key, key === 'count' ? String(cut.numbers.count) : words.typedLength(Number(cut.numbers[key]))]),
     ),
   );
   const [problem, setProblem] = useState('');

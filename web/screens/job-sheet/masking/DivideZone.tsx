@@ -78,7 +78,7 @@ function CutForm({
     Object.fromEntries(
       way.fields.map(({ key, usual }) => {
         const value = usual(size);
-        return [key, value === null ? '' : key === 'count' ? String(value) : words.length(value)];
+        return [key, value === null ? '' : key === 'count' ? String(value) : words.typedLength(value)];
       }),
     ),
   );

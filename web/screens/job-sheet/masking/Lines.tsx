@@ -44,7 +44,7 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
     const read = text.trim() ? parseQuantity(text, 'length', workshop.units.length) : null;
     if (read && (!read.ok || read.value < 0.1)) return void toast.error(`${said}: a radius is at least 0.1 mm.`);
     const radiusMm = read?.ok ? read.value : undefined;
-    if (Math.abs((radiusMm ?? 0) - (edge.radiusMm ?? 0)) > 0.05) change({ radiusMm }, 'The tape is as narrow as it asks for.');
+    if (Math.abs((radiusMm ?? 0) - (edge.radiusMm ?? 0)) > 0.005) change({ radiusMm }, 'The tape is as narrow as it asks for.');
   };
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-1.5">
@@ -53,7 +53,7 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
         key={Math.round(edge.mm)}
         className="field !min-h-9 !w-24 text-right font-mono"
         aria-label={`Length of ${said}`}
-        defaultValue={words.length(Math.round(edge.mm))}
+        defaultValue={words.typedLength(Math.round(edge.mm * 10) / 10)}
         onBlur={(event) => resize(event.target.value)}
       />
       <select
@@ -74,7 +74,7 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
           key={edge.radiusMm ?? 'none'}
           className="field !min-h-9 !w-20 text-right font-mono"
           aria-label={`Smallest radius of ${said}`}
-          defaultValue={edge.radiusMm === undefined ? '' : words.length(Math.round(edge.radiusMm * 10) / 10)}
+          defaultValue={edge.radiusMm === undefined ? '' : words.typedLength(edge.radiusMm)}
           placeholder="usual"
           onBlur={(event) => bend(event.target.value)}
         />

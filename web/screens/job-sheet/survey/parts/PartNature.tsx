@@ -74,7 +74,7 @@ export function PartNature({ part, onChange }: { part: Part; onChange: Change })
           label="Hottest it gets"
           dimension="temperature"
           unit={workshop.units.temperature}
-          shown={part.serviceC === undefined ? '' : words.temperature(part.serviceC)}
+          shown={part.serviceC === undefined ? '' : words.typedTemperature(part.serviceC)}
           placeholder="250 °C"
           refused={(value) => refusedFor('serviceC', value)}
           onKeep={(serviceC) =>
