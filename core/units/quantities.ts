@@ -55,7 +55,7 @@ export type Parsed = { readonly ok: true; readonly value: number } | { readonly 
  */
 export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: string): Parsed {
   const refuse: Parsed = { ok: false, mend: `Type a number, such as ${EXAMPLES[dimension]}.` };
-  const match = /^\s*([-+]?[\d.,\s/]*\d)\s*([^\d]*)$/u.exec(text);
+  const match = /^\s*([-+]?[\d.,\s/]*\d)\s*([^\d]*)$/u.exec(spelledOut(text));
   if (!match) return refuse;
   const amount = parseNumber(match[1]);
   if (amount === null) return refuse;
@@ -65,8 +65,14 @@ export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: 
   return { ok: true, value: (amount + (scale.offset ?? 0)) * scale.factor };
 }
 
-/** Reads "7,5", "7.5", "1 1/2" or "3/4"; null when it is no number. */
-export function parseNumber(text: string): number | null {
+/** "4¾" as "4 3/4": a fraction that is one sign becomes the two numbers it stands for. */
+function spelledOut(text: string): string {
+  return text.replace(/[¼-¾⅓-⅞]/g, (sign) => ` ${sign.normalize('NFKC').replace('\u2044', '/')}`);
+}
+
+/** Reads "7,5", "7.5", "1 1/2", "3/4" or "4¾"; null when it is no number. */
+export function parseNumber(typed: string): number | null {
+  const text = spelledOut(typed);
   const fraction = /^([-+]?\d+\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text.trim());
   if (fraction) {
     const [, whole, top, bottom] = fraction;

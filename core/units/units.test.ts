@@ -130,6 +130,8 @@ describe('a quantity in a field', () => {
     ['2,75', 'volume', 'mL', '2.75 mL'],
     ['4 3/4', 'length', 'in', '4.75 in'],
     ['0.13 in', 'length', 'in', '0.13 in'],
+    ['4¾', 'length', 'in', '4.75 in'],
+    ['½ in', 'length', 'in', '0.5 in'],
     ['13.5', 'volume', 'oz', '13.5 oz'],
     ['68.5 °F', 'temperature', 'F', '68.5 °F'],
   ] as const)('typed as %s comes back as it was typed', (text, dimension, unit, shown) => {

@@ -1,3 +1,4 @@
+import { familyDrying } from '#core/drying/index';
 import type { Sheet } from '#core/facts/index';
 import { parseMix } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -32,8 +33,10 @@ export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
     const mixed = parseMix(mix);
     setMixProblem(mixed ? '' : 'A mix reads 4:1 or, with hardener, 12:1:1: paint, hardener, reducer.');
     if (!mixed) return;
-    setValue('usual', ratioText(mixed.reducer));
-    if (mixed.hardener !== null) setValue('hardener', ratioText(mixed.hardener));
+    // Of two parts alone the second is the hardener, where the paint has one.
+    const hardens = mixed.hardener === null && (hardener !== undefined || familyDrying(sheet.family).mechanism === 'crosslinking');
+    if (!hardens) setValue('usual', ratioText(mixed.reducer));
+    if (mixed.hardener !== null || hardens) setValue('hardener', ratioText(mixed.hardener ?? mixed.reducer));
     setMix('');
   };
   return (

@@ -2,11 +2,12 @@ import type { Label } from '#core/facts/index';
 import { parseNumber, parseRatio } from '#core/units/index';
 import { z } from 'zod';
 
-/** "4:1" where it is so many whole parts of paint to one, else the share in percent. */
+/** "4:1" or "7.5:1" where it is so many parts of paint to one, else the share in percent, to the last place that was typed. */
 export function ratioText(parts: number | undefined): string {
   if (parts === undefined) return '';
   const paint = parts > 0 ? 1 / parts : 0;
-  return paint >= 1 && Math.abs(paint - Math.round(paint)) < 1e-6 ? `${Math.round(paint)}:1` : `${Math.round(parts * 1000) / 10} %`;
+  const tenths = Math.round(paint * 10) / 10;
+  return paint >= 1 && Math.abs(paint - tenths) < 1e-6 ? `${tenths}:1` : `${Number((parts * 100).toFixed(4))} %`;
 }
 
 export type SaidRatios = Pick<Label, 'thinning' | 'hardener'>;
@@ -25,6 +26,8 @@ export const ratioAnswersSchema = z
     const [least, usual, most, parts] = [ratio('least'), ratio('usual'), ratio('most'), ratio('hardener')];
     const glossAtMost = typed.gloss.trim() ? parseNumber(typed.gloss) : undefined;
     if (glossAtMost === null) refuse('gloss', 'Gloss is a number of units, such as 10.');
+    if (typeof glossAtMost === 'number' && parts === undefined)
+      refuse('gloss', 'It goes with the hardener: say how much of that first, or leave the gloss out.');
     if (usual === undefined && (least !== undefined || most !== undefined)) refuse('usual', 'Say what is usual between them.');
     if (usual !== undefined && ((least ?? usual) > usual || (most ?? usual) < usual))
       refuse('usual', 'The usual lies between least and most.');
