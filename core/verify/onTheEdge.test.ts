@@ -108,6 +108,9 @@ describe('the second coat of a stay that was used to its end', () => {
     // The stay ends at half past eleven, four and a half hours on.
     const late = [...begun, ...coats(4.35, 'enamel', 1), ...coats(24.2, 'enamel', 1).map((own) => ({ ...own, coat: 2 }))];
     expect(rulesSensed(told(late, { parts }))).not.toContain('one-go');
+    // 41 min are wanted: six for the coat, 35 to change the paint, shake and clear. Here are 44.
+    const justEnough = [...begun, ...coats(3.48, 'enamel', 1), ...coats(24.2, 'enamel', 1).map((own) => ({ ...own, coat: 2 }))];
+    expect(rulesSensed(told(justEnough, { parts }))).toContain('one-go');
     const early = [...begun, ...coats(2, 'enamel', 1), ...coats(24.2, 'enamel', 1).map((own) => ({ ...own, coat: 2 }))];
     expect(rulesSensed(told(early, { parts }))).toContain('one-go');
   });
@@ -195,5 +198,40 @@ describe('the same work twice', () => {
   it('is for nothing on bare metal, and no matter on a film', () => {
     expect(rulesSensed(told([...begun, ...washed(0.5)]))).toContain('done-again');
     expect(rulesSensed(told([...begun, ...coats(1, 'primer', 1), ...washed(200)]))).not.toContain('done-again');
+  });
+});
+
+describe('another paint', () => {
+  it('needs the nozzle cleared and the paint changed, one after the other', () => {
+    const facts = factsOf([steel()]);
+    const honest = planned(facts);
+    const next = first(honest, ({ coat }) => coat?.layerId === 'colour' && coat.number === 1);
+    const worked = Math.max(...honest.steps.flatMap(({ placed }) => (placed && placed.end <= next.start ? [placed.end] : [])));
+    // Three minutes to clear a can, five to change it.
+    expect(rulesOf(at(honest, next.id, worked + 7), facts)).toContain('booth');
+    expect(rulesOf(at(honest, next.id, worked + 8), facts)).not.toContain('booth');
+  });
+});
+
+describe('a coat on one zone of two', () => {
+  it('is on that zone: tape on it waits for it, as on a part without zones', () => {
+    const zones = [
+      { id: 'all', name: 'Upper' },
+      { id: 'low', name: 'Lower' },
+    ];
+    const own = part({ zones, layers: [primer(), { ...enamel(), id: 'enamel', covers: ['all'] }] });
+    const lines = [
+      line(0, 'teardown', ['record', 'open'], { wide: '-' }),
+      ...coats(1, 'primer', 1),
+      line(1.3, 'task', ['tape'], { wide: 'bands' }),
+    ];
+    expect(
+      rulesSensed(
+        told(lines, {
+          parts: [own],
+          more: { tasks: [{ id: 'bands', kind: 'own', name: 'Tape', partIds: ['body'], minutes: 5, acts: ['tape'] }] },
+        }),
+      ),
+    ).toContain('film-bears');
   });
 });
