@@ -235,3 +235,24 @@ describe('a coat on one zone of two', () => {
     ).toContain('film-bears');
   });
 });
+
+describe('what is put on a part', () => {
+  const begun = [line(0, 'teardown', ['record', 'open'], { wide: '-' })];
+  const pressed = (hour: number) => {
+    const badge = { id: 'badge', kind: 'own' as const, name: 'Badge', partIds: ['body'], minutes: 5, acts: ['press-on' as const] };
+    const lines = [...begun, ...coats(1, 'primer', 1), line(hour, 'task', ['press-on'], { wide: 'badge' })];
+    return rulesSensed(told(lines, { parts: [part({ layers: [primer()] })], more: { tasks: [badge] } }));
+  };
+  it('is pressed on once the film bears that, and need not wait until it has cured', () => {
+    expect(pressed(3)).toContain('film-bears');
+    expect(pressed(60)).not.toContain('film-bears');
+  });
+  it.each([
+    ['rubber', true],
+    ['steel', false],
+  ] as const)('of %s is ruined by paint: %s', (material, ruined) => {
+    const tyre = part({ id: 'tyre', name: 'Tyre', material, pegs: [2], layers: [] });
+    const lines = [...begun, line(0.5, 'assemble', ['slide-on'], { wide: 'tyre', on: ['body', 'tyre'] }), ...coats(24, 'primer', 1)];
+    expect(rulesSensed(told(lines, { parts: [part({ layers: [primer()] }), tyre] })).includes('ruins-fitted')).toBe(ruined);
+  });
+});
