@@ -202,7 +202,9 @@ describe('the sections of a job sheet', () => {
     expect(state({ parcels: [parcel('a'), parcel('b')] }).finish).toBe('2 parcels not here');
     expect(state({}).record).toBe('no entries');
     expect(state({}, [done('wash', 20)]).record).toBe('1 entry');
-    expect(state({ guesses: ['lead'] }).survey).toBe('1 guess to settle');
+    expect(state({ guesses: ['material:body'] }).survey).toBe('1 guess to settle');
+    // A part without old paint is asked nothing of lead.
+    expect(state({ guesses: ['lead'] }).survey).toBe('1 part');
     expect(state({ passedOver: ['stops', 'limit'] }).survey).toBe('2 questions left open');
     expect(state({}).survey).toBe('1 part');
   });
