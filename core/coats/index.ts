@@ -38,7 +38,7 @@ export { readySystems, roleOf, type SystemDraft, type SystemKind } from './produ
 export { type Regrounded, regrounded } from './joints/regrounded.ts';
 export { shareSeen } from './looks/hidingSeen.ts';
 export { clearNeeds, neverOptional } from './needed.ts';
-export { polishTakes, polishWhyNot } from './polish.ts';
+export { type PolishedFilm, polishedFilm, polishTakes, polishWhyNot } from './polish.ts';
 export { type FlatQuestion, flatRefused } from './flatting.ts';
 export { handFor, handServes } from './hand.ts';
 export { detailOn, type OverDetail, overDecal, overDetail, type SolventAdvice, solventOn } from './joints/detailJoint.ts';

@@ -284,6 +284,11 @@ export function familyDrying(family: Family): FamilyDrying {
   return family === 'unknown' ? UNKNOWN_DRYING : FAMILY_DRYING[family];
 }
 
+/** It hardens by a second part: of two numbers on its label the second is that. */
+export function isTwoPart(family: Family): boolean {
+  return familyDrying(family).mechanism === 'crosslinking';
+}
+
 const UNKNOWN_DRYING: FamilyDrying = row({
   mechanism: 'oxidation',
   touch: 2,

@@ -14,7 +14,7 @@ export {
 } from './climate.ts';
 export { type AirMovement, DryingClock, dryingRate, filmSlowing, waitHours } from './clock.ts';
 export { assumedSurface, type DewAnswer, dewAnswer, dewPoint, LEAST_DEW_MARGIN } from './dew.ts';
-export { FAMILY_DRYING, familyDrying } from './families.ts';
+export { FAMILY_DRYING, familyDrying, isTwoPart } from './families.ts';
 export type { FamilyDrying, Mechanism } from './familyRow.ts';
 export { SprayHours } from './sprayHours.ts';
 export { isOwnThinner } from './thinners.ts';

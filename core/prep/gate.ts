@@ -39,6 +39,11 @@ const EACH: Partial<Record<FeatureKind, { readonly one: string; readonly matt: s
   countersinks: { one: 'Countersink', matt: 'matt to the bottom' },
   'hole-rims': { one: 'Rim', matt: 'matt all round' },
 };
+/** How many there are is asked of these. */
+export function isCounted(kind: FeatureKind): boolean {
+  return EACH[kind] !== undefined;
+}
+
 /** More than so many are no list any more. */
 const MOST_TICKS = 24;
 

@@ -102,20 +102,20 @@ export function formatQuantity(value: number, unit: 'mm' | 'in' | 'mL' | 'oz' | 
 }
 
 const UNIT_OF = {
-  mm: [1, 0, 'mm'],
-  in: [25.4, 0, 'in'],
-  mL: [1, 0, 'mL'],
-  oz: [29.5735, 0, 'oz'],
-  C: [1, 0, '°C'],
-  F: [1 / 1.8, 32, '°F'],
+  mm: [SCALES.length.mm, 'mm'],
+  in: [SCALES.length.in, 'in'],
+  mL: [SCALES.volume.ml, 'mL'],
+  oz: [SCALES.volume.oz, 'oz'],
+  C: [SCALES.temperature.c, '°C'],
+  F: [SCALES.temperature.f, '°F'],
 } as const;
 /** So many places bring back what was typed, and none of the noise of reckoning. */
 const PLACES = 5;
 
 /** The same as it stands in a field: as exact as it was typed, so that nothing changes by being looked at and saved again. */
 export function typedQuantity(value: number, unit: keyof typeof UNIT_OF): string {
-  const [size, zero, name] = UNIT_OF[unit];
-  return `${Number((value / size + zero).toFixed(PLACES))} ${name}`;
+  const [{ factor, offset = 0 }, name] = UNIT_OF[unit];
+  return `${Number((value / factor - offset).toFixed(PLACES))} ${name}`;
 }
 
 /** Minor units of money as text, "13.10 EUR"; a figure that rests on no offer reads "about". */

@@ -20,6 +20,12 @@ describe('panels of one colour', () => {
   it('say nothing where they are sprayed on one day', () => {
     expect(notesOf([panel('body', 'Front'), panel('side', 'Side', { pegs: [2] })])).toEqual([]);
   });
+  it('say a part once, whatever number of layers it has of the colour', () => {
+    const twice = panel('body', 'Front', { layers: [primer(), lacquer(), { ...lacquer(), id: 'again' }] });
+    const notes = notesOf([twice, panel('side', 'Side', { pegs: [2] })], before);
+    expect(notes.join(' ').match(/front/g)?.length ?? 0).toBeLessThanOrEqual(1);
+    expect(notes.join(' ')).not.toContain('front and front');
+  });
   it('say which goes on another day, where both are seen', () => {
     const [note, ...others] = notesOf([panel('body', 'Front'), panel('side', 'Side', { pegs: [2] })], before);
     expect(others).toEqual([]);

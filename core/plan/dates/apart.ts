@@ -21,7 +21,7 @@ export function apartNotes(piece: Piece, steps: readonly PlannedStep[], history:
   });
 }
 
-type Laid = { readonly part: string; readonly at: Minute };
+type Laid = { readonly partId: string; readonly part: string; readonly at: Minute };
 
 /** When the last coat of each colour goes onto each part, laid or planned; by the name of the colour. */
 function lastCoats(piece: Piece, steps: readonly PlannedStep[], history: History, facts: Facts): Map<string, Laid[]> {
@@ -39,7 +39,9 @@ function lastCoats(piece: Piece, steps: readonly PlannedStep[], history: History
         history.coatsOn(piece.id, part.id, id).flatMap((coat) => (coat.layerId === layer.id ? [coat.at] : [])),
       );
       const last = Math.max(...laid, ...planned);
-      if (Number.isFinite(last)) found.set(name, [...(found.get(name) ?? []), { part: part.name, at: last }]);
+      // Two layers of one colour on a part are one colour there.
+      const others = (found.get(name) ?? []).filter((own) => own.partId !== part.id);
+      if (Number.isFinite(last)) found.set(name, [...others, { partId: part.id, part: part.name, at: last }]);
     }
   }
   return found;

@@ -1,6 +1,7 @@
-import { CLEAR_TO_STAY_UM, polishTakes } from '#core/coats/index';
+import { type PolishedFilm, polishedFilm, polishTakes } from '#core/coats/index';
+import type { Polish } from '#core/facts/index';
 import { capital, counted } from '#core/units/index';
-import { TOLERANCE } from '../verified.ts';
+import type { LyingFilm } from '../lying.ts';
 import { type Found, type Rule, type Scene, topsOf, zonesOf } from './scene.ts';
 
 /** More than that is no film any piece wants. */
@@ -14,20 +15,24 @@ export const polishedThrough: Rule = (scene) => {
   const next = scene.order.slice(scene.at + 1).some((later) => later.coat && later.on.some(({ partId }) => partId === part.id));
   // Flatted between its layers, it gets more film.
   if (!polish || next) return [];
-  const takes = polishTakes(polish);
-  return topsOf(scene).flatMap(({ film }) => (film.um - takes < CLEAR_TO_STAY_UM - TOLERANCE ? [burntThrough(scene, film, takes)] : []));
+  return topsOf(scene).flatMap(({ film }) => {
+    const left = polishedFilm(film.um, polish, film.resolved.filmUm);
+    return left.thin ? [burntThrough(scene, film, polish, left)] : [];
+  });
 };
 
-function burntThrough({ part }: Scene, film: ReturnType<typeof topsOf>[number]['film'], takes: number): Found {
-  const { layer, name, filmUm } = film.resolved;
-  const edges = part.zones.some(({ polish }) => polish?.edges);
-  const coats = Math.ceil((CLEAR_TO_STAY_UM + takes) / filmUm - TOLERANCE);
-  const stay = Math.max(0, film.um - takes);
+function burntThrough(
+  { part }: Scene,
+  { um, resolved: { layer, name } }: LyingFilm,
+  polish: Polish,
+  { edgesUm, coats }: PolishedFilm,
+): Found {
+  const from = polish.edges ? 'from its edges' : 'from its faces';
   return {
     rule: 'polished-through',
     layerId: layer.id,
     chosenBy: 'person',
-    because: `${capital(name)} has ${film.um.toFixed(1)} µm, and polishing takes ${takes.toFixed(1)} µm ${edges ? 'from its edges' : 'from its faces'}: only ${stay.toFixed(1)} µm would stay, and it burns through.`,
+    because: `${capital(name)} has ${um.toFixed(1)} µm, and polishing takes ${polishTakes(polish).toFixed(1)} µm ${from}: only ${edgesUm.toFixed(1)} µm would stay, and it burns through.`,
     mend:
       coats > MOST_COATS
         ? { text: 'Finer papers alone, or its flats alone.' }

@@ -1,4 +1,4 @@
-import { familyDrying } from '#core/drying/index';
+import { isTwoPart } from '#core/drying/index';
 import type { Sheet } from '#core/facts/index';
 import { parseMix } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -34,7 +34,7 @@ export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
     setMixProblem(mixed ? '' : 'A mix reads 4:1 or, with hardener, 12:1:1: paint, hardener, reducer.');
     if (!mixed) return;
     // Of two parts alone the second is the hardener, where the paint has one.
-    const hardens = mixed.hardener === null && (hardener !== undefined || familyDrying(sheet.family).mechanism === 'crosslinking');
+    const hardens = mixed.hardener === null && (hardener !== undefined || isTwoPart(sheet.family));
     if (!hardens) setValue('usual', ratioText(mixed.reducer));
     if (mixed.hardener !== null || hardens) setValue('hardener', ratioText(mixed.hardener ?? mixed.reducer));
     setMix('');

@@ -11,8 +11,8 @@ import { onceReached, tapeOff, whileClean } from '../constraints.ts';
 
 /** What follows the last coat of a layer: tape off, flatting with its wash and wipe. */
 
-const FLAT_AT_100CM2 = 3;
-const RINSE_AT_100CM2 = 1;
+export const FLAT_AT_100CM2 = 3;
+export const RINSE_AT_100CM2 = 1;
 
 /** Tape off where a mask was put on, on the clock of the film just laid. */
 export function addTapeOff(

@@ -1,7 +1,8 @@
 import { conditionsOf } from '#core/drying/index';
-import type { Facts, Layer, Part, Polish } from '#core/facts/index';
+import type { Facts, Layer, LogEvent, Part, Polish } from '#core/facts/index';
 import { mendedPiece, sense, verifyPlan } from '#core/verify/index';
 import { plan } from '#core/plan/index';
+import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { clear, enamel, lacquer, NOW, part, piece, primer, shelf } from '#core/invented/testBench';
 
@@ -46,6 +47,15 @@ describe('a polish without clear', () => {
     expect(finding.mend?.change).toEqual({ kind: 'more-coats', partId: 'body', layerId: 'enamel', coats: 3 });
     const mended = finding.mend?.change && { ...facts, pieces: [mendedPiece(facts.pieces[0], finding.mend.change)] };
     expect(mended && planned(mended).found).toEqual([]);
+  });
+
+  it('takes another paper later without counting it as done', () => {
+    const facts = of(polished(false));
+    const done = planned(facts).steps.find(({ grit }) => grit === 1500)?.keys ?? [];
+    const events: LogEvent[] = [{ id: 'e', at: toIso(NOW), kind: 'done', pieceId: 'bell', stepKeys: [...done], on: [] }];
+    const coarser = of(polished(false, { zones: [{ id: 'all', name: 'All over', polish: { papers: [1000, 1500, 2000], edges: false } }] }));
+    const left = planned({ ...coarser, events }).steps.flatMap(({ grit }) => (grit && grit >= 1000 ? [grit] : []));
+    expect(left).toEqual([1000, 2000]);
   });
 
   it('is left out on a film that never takes it, and polishes the clear where one lies on top', () => {

@@ -7,16 +7,11 @@ import { workMinutes } from '#core/units/index';
 import type { PlanContext, PlannedFilm } from '../../films/index.ts';
 import type { StepChain } from '../chain.ts';
 import { onceReached } from '../constraints.ts';
+import { FLAT_AT_100CM2, RINSE_AT_100CM2 } from './afterCoats.ts';
 
 /** Polish of the last film: each paper wet, then compound, once the film is hard enough (trade §7, §12). */
 
-const FLAT_AT_100CM2 = 3;
-/** Each paper is rinsed off before the next: one grain of the coarser scratches for ever. */
-const RINSE_AT_100CM2 = 1;
 const COMPOUND_AT_100CM2 = 3;
-
-/** The compound comes after the finest paper, whichever papers there are: its key stays. */
-const COMPOUND_NUMBER = 9;
 
 /** Zones of a part that are polished alike: one film on top, the same papers. */
 type Polished = { readonly zones: readonly number[]; readonly film: PlannedFilm; readonly polish: Polish };
@@ -43,7 +38,8 @@ function addPolish(chain: StepChain, { zones, film, polish }: Polished): void {
   const { part } = chain.of;
   const ids = zones.map((zone) => part.zones[zone].id);
   const size = workSize(part, ids);
-  const subject = `polish-${ids[0]}`;
+  // By its paper: one that is chosen later takes no other's place in the log.
+  const subject = (by: string) => `polish-${ids[0]}-${by}`;
   const hard = [
     onceReached(film, 'flat', `the ${film.name} must be hard enough to sand`),
     onceReached(film, 'handle', `the ${film.name} must bear a hand`),
@@ -51,15 +47,15 @@ function addPolish(chain: StepChain, { zones, film, polish }: Polished): void {
   const where = polish.edges ? 'edges with the last strokes only' : 'flats only: stay off every edge, or tape it';
   const because = `${film.name} keeps at least ${CLEAR_TO_STAY_UM} µm: polished so, flats lose ${polishTakes({ ...polish, edges: false })} µm${polish.edges ? ` and edges ${polishTakes(polish)} µm` : ''}.`;
   const grits = [...polish.papers].sort((one, other) => one - other);
-  for (const [index, grit] of grits.entries())
+  for (const grit of grits)
     chain.add(
       {
         stage: 'flat',
-        subject,
-        number: index + 1,
+        subject: subject(`P${grit}`),
         zones,
         grit,
         title: `Flat ${film.name} with P${grit}, wet`,
+        // Each paper is rinsed off before the next: one grain of the coarser scratches for ever.
         minutes: workMinutes(FLAT_AT_100CM2, size, 'flat') + workMinutes(RINSE_AT_100CM2, size, 'wash'),
         setup: 2,
         detail: `${where}; a drop of soap, rinse often, dry and look: only this paper’s scratches are left`,
@@ -73,8 +69,7 @@ function addPolish(chain: StepChain, { zones, film, polish }: Polished): void {
   chain.add(
     {
       stage: 'flat',
-      subject,
-      number: COMPOUND_NUMBER,
+      subject: subject('compound'),
       acts: ['polish'],
       zones,
       title: `Polish ${film.name} with compound`,

@@ -1,6 +1,7 @@
-import { CLEAR_TO_STAY_UM, clearToBuild, polishTakes, polishWhyNot, type ResolvedLayer, resolveLayer } from '#core/coats/index';
+import { CLEAR_TO_STAY_UM, polishedFilm, polishWhyNot, type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import { type Part, type Piece, POLISH_PAPERS, type Polish, type Zone } from '#core/facts/index';
 import { counted } from '#core/units/index';
+import { mendedPiece } from '#core/verify/index';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { Why } from '../../../../views/Why.tsx';
 import { usePieceSave, withZoneOf } from '../../pieceChanges.ts';
@@ -76,14 +77,7 @@ function PolishOfZone({ piece, part, zone, named }: { piece: Piece; part: Part; 
           polish={polish}
           onCoats={(coats) =>
             void save(
-              {
-                ...piece,
-                parts: piece.parts.map((one) =>
-                  one.id === part.id
-                    ? { ...one, layers: one.layers.map((layer) => (layer.id === own.id ? { ...layer, coats } : layer)) }
-                    : one,
-                ),
-              },
+              mendedPiece(piece, { kind: 'more-coats', partId: part.id, layerId: own.id, coats }),
               `${counted(coats, 'coat')} of ${top.name}.`,
             )
           }
@@ -96,11 +90,7 @@ function PolishOfZone({ piece, part, zone, named }: { piece: Piece; part: Part; 
 /** What stays on faces and edges, and the coats that bear it. */
 function FilmLeft({ top, polish, onCoats }: { top: ResolvedLayer; polish: Polish; onCoats: (coats: number) => void }) {
   const um = top.layer.coats * top.filmUm;
-  const faces = um - polishTakes({ ...polish, edges: false });
-  const edges = um - polishTakes(polish);
-  const { um: wanted, coats } = clearToBuild(polish.papers, true, polish.edges, top.filmUm);
-  const thin = um < wanted - 0.01;
-  const stays = (left: number) => `${Math.max(0, left).toFixed(1)} µm`;
+  const { facesUm, edgesUm, thin, coats } = polishedFilm(um, polish, top.filmUm);
   return (
     <p className={thin ? 'mt-1 font-[650]' : 'mt-1'}>
       Of{' '}
@@ -111,11 +101,11 @@ function FilmLeft({ top, polish, onCoats }: { top: ResolvedLayer; polish: Polish
       >
         {um.toFixed(1)} µm
       </Why>{' '}
-      of {top.name} <span className="figure">{stays(faces)}</span> stay on flats
+      of {top.name} <span className="figure">{facesUm.toFixed(1)} µm</span> stay on flats
       {polish.edges && (
         <>
           {' '}
-          and <span className="figure">{stays(edges)}</span> on edges
+          and <span className="figure">{edgesUm.toFixed(1)} µm</span> on edges
         </>
       )}
       {thin ? (

@@ -1,9 +1,8 @@
 import { type Feature, FEATURES_KEYED, plain } from '#core/facts/index';
+import { isCounted } from '#core/prep/index';
 import { useState } from 'react';
 import { SmallField } from '../../../../views/fields/SmallField.tsx';
 
-/** Of these each is ticked by itself before primer: how many there are is asked. */
-const COUNTED: readonly string[] = ['countersinks', 'hole-rims'];
 const MOST = 500;
 
 type Features = readonly Feature[];
@@ -24,7 +23,7 @@ export function KeyedFeatures({ features, onChange }: { features: Features; onCh
       </div>
       <div className="flex flex-wrap gap-3">
         {features
-          .filter(({ kind }) => COUNTED.includes(kind))
+          .filter(({ kind }) => isCounted(kind))
           .map(({ kind, count: so }) => (
             <CountField
               key={kind}
