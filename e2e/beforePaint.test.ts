@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { conditionsOf } from '#core/drying/index';
 import type { Facts } from '#core/facts/index';
 import { doneEvents, plan, type PlannedStep } from '#core/plan/index';
-import { launchBrowser, momentMs, openPage, type Running, startServer } from './harness.ts';
+import { keepOnly, launchBrowser, momentMs, openPage, type Running, startServer } from './harness.ts';
 
 /** Survey, teardown, strip and surface of a piece of the restorer's own, through the real pages. */
 
@@ -18,6 +18,7 @@ let folder = '';
 beforeAll(async () => {
   browser = await launchBrowser();
   server = await startServer(true);
+  await keepOnly(server, 'crane', 'balance');
   folder = mkdtempSync(join(tmpdir(), 'enamelos-files-'));
 });
 afterAll(async () => {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Locator } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { keepOnly, launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 /** What is bought where: proven, moved by a price and by an empty shelf in a shop, and prices as a table. */
 
@@ -46,6 +46,7 @@ describe('the list to buy', () => {
   });
 
   it('wants an etch primer nobody owns, prices it, looks elsewhere where it is out of stock, and puts it on the shelf once bought', async () => {
+    await keepOnly(server, 'fan', 'lamp');
     const { page, context, errors } = await openPage(browser, `${server.url}/pieces/fan/coats`);
     await page.getByRole('button', { name: 'Add a layer' }).click();
     await page.getByRole('button', { name: 'Etch primer', exact: true }).click();

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { LogEvent, Piece } from '#core/facts/index';
 import { newPart, newPiece } from '#core/facts/index';
 import sharp from 'sharp';
-import { launchBrowser, momentMs, openPage, type Running, startServer, tabTo } from './harness.ts';
+import { keepOnly, launchBrowser, momentMs, openPage, type Running, startServer, tabTo } from './harness.ts';
 
 /** Coats, sheets, boards and air as a restorer meets them. */
 
@@ -18,6 +18,7 @@ beforeAll(async () => {
   browser = await launchBrowser();
   server = await startServer(true);
   folder = mkdtempSync(join(tmpdir(), 'enamelos-files-'));
+  await keepOnly(server, 'tram', 'roller', 'crane', 'balance', 'lamp', 'red-board');
 });
 afterAll(async () => {
   await browser.close();

@@ -2,12 +2,13 @@ import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { shelfCans } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { keepOnly, launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer(true), launchBrowser()]);
+  await keepOnly(server, 'tram', 'lamp');
 });
 afterAll(async () => {
   await browser.close();

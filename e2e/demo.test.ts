@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { goWithin, launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -45,22 +45,6 @@ const PLACES = [
   '/pieces/red-board/coats',
   '/shelf/sheets/dunlin',
 ];
-
-/** Another address as a link goes there: what is planned stays planned. */
-async function goWithin(page: Page, place: string): Promise<void> {
-  await page.evaluate((to) => {
-    for (const shown of document.querySelectorAll('main h1, main h2, main section')) shown.setAttribute('data-shown-before', '');
-    history.pushState({}, '', to);
-    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
-  }, place);
-  // A screen that keeps its heading has new sections; the shortest wait there is for one that keeps all of them.
-  await page
-    .locator('main :is(h1, h2, section):not([data-shown-before])')
-    .first()
-    .waitFor({ timeout: 1500 })
-    .catch(() => undefined);
-  await page.getByRole('heading', { level: 1 }).first().waitFor();
-}
 
 /** What axe finds at these addresses; the theme changes contrast only, everything else is the same page. */
 async function violationsAt(page: Page, places: readonly string[]): Promise<string[]> {

@@ -74,6 +74,18 @@ export async function startServer(demo: boolean, more: Readonly<Record<string, s
   };
 }
 
+/** Takes the demo's other pieces out: what is not of these need not be planned anew at each press. */
+export async function keepOnly(server: Running, ...pieceIds: readonly string[]): Promise<void> {
+  const { facts, revisions } = await (await fetch(`${server.url}/api/workshop`)).json();
+  const others: { id: string }[] = facts.pieces.filter(({ id }: { id: string }) => !pieceIds.includes(id));
+  for (const { id } of others) {
+    const reply = await fetch(`${server.url}/api/facts/pieces/${id}?revision=${revisions.pieces?.[id] ?? revisions[`pieces/${id}`]}`, {
+      method: 'DELETE',
+    });
+    if (!reply.ok) throw new Error(`${id} stays: ${await reply.text()}`);
+  }
+}
+
 export function launchBrowser(...more: string[]): Promise<Browser> {
   return chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -139,6 +151,22 @@ export class Hand {
     this.typed++;
     await this.page.getByLabel(label).first().fill(text);
   }
+}
+
+/** Another address as a link goes there: what is planned stays planned. */
+export async function goWithin(page: Page, place: string): Promise<void> {
+  await page.evaluate((to) => {
+    for (const shown of document.querySelectorAll('main h1, main h2, main section')) shown.setAttribute('data-shown-before', '');
+    history.pushState({}, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  }, place);
+  // A screen that keeps its heading has new sections; the shortest wait there is for one that keeps all of them.
+  await page
+    .locator('main :is(h1, h2, section):not([data-shown-before])')
+    .first()
+    .waitFor({ timeout: 1500 })
+    .catch(() => undefined);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
 }
 
 /** Types a day and an hour, `moment` as 2026-12-01T21:00. */

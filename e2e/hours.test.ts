@@ -1,12 +1,13 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Facts } from '#core/facts/index';
-import { dayAhead, launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { dayAhead, keepOnly, launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer(true), launchBrowser()]);
+  await keepOnly(server, 'fan', 'tram', 'lamp');
 });
 afterAll(async () => {
   await browser.close();

@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from './harness.ts';
+import { keepOnly, launchBrowser, openPage, type Running, startServer } from './harness.ts';
 
 /** Nothing lost and nothing stuck: the server away, many tabs, and yesterday brought back. */
 
@@ -13,6 +13,7 @@ beforeAll(async () => {
     // What a router would do on a home network: a name that leads to this machine.
     launchBrowser(`--host-resolver-rules=MAP ${PHONE_NAME} 127.0.0.1`),
   ]);
+  await keepOnly(server, 'crane', 'tram');
 });
 afterAll(async () => {
   await browser.close();

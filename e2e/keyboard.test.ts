@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer, tabTo } from './harness.ts';
+import { goWithin, launchBrowser, openPage, type Running, startServer, tabTo } from './harness.ts';
 
 let server: Running;
 let browser: Browser;
@@ -145,8 +145,7 @@ describe('on a phone', () => {
       '/workshop',
       '/colour',
     ]) {
-      await page.goto(server.url + place);
-      await page.getByRole('heading').first().waitFor();
+      await goWithin(page, place);
       expect([place, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([place, 390]);
     }
     await context.close();
@@ -155,8 +154,7 @@ describe('on a phone', () => {
   it('shows Tonight and the bench without sideways scrolling, and axe finds nothing', async () => {
     const { page, context } = await openPage(browser, server.url, { viewport: { width: 390, height: 844 } });
     for (const place of ['/', '/bench', '/pieces']) {
-      await page.goto(server.url + place);
-      await page.getByRole('heading', { level: 1 }).first().waitFor();
+      await goWithin(page, place);
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
       const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
       expect(violations.map((violation) => `${place}: ${violation.id} ${violation.nodes[0]?.html}`)).toEqual([]);
