@@ -43,6 +43,27 @@ export const filmBears: Rule = (scene) => {
   });
 };
 
+/** Paper runs over the edge of what it should spare: a ground is not scuffed beside graphics that do not bear it yet (trade §2). */
+export const scuffBeside: Rule = (scene) => {
+  const { step } = scene;
+  const start = startOf(step);
+  if (start === null || !step.coat || !step.placed?.scuff) return [];
+  const tops = topsOf(scene).map(({ film, films }) => ({ film, flat: scene.state.films.times(films).flat }));
+  const bears = ({ flat }: (typeof tops)[number]) => flat !== null && start >= flat - TOLERANCE;
+  const scuffed = tops.find(bears);
+  const fresh = tops.find((top) => !bears(top));
+  if (!scuffed || !fresh) return [];
+  const { resolved } = fresh.film;
+  return [
+    {
+      rule: 'film-bears',
+      layerId: resolved.layer.id,
+      because: `“${step.title}” scuffs ${scuffed.film.resolved.name} beside ${resolved.name}, which bears no paper yet.`,
+      mend: { text: `Scuff it before ${resolved.name} is masked, or wait until that bears paper.` },
+    },
+  ];
+};
+
 /** Vinyl keeps solvent in: it waits for cure. */
 function stageFor(act: Act, { part, step }: Scene): Stage | undefined {
   const vinyl = step.stage === 'decal' && part.decals?.find(({ id }) => id === keyOf(step).subject)?.kind === 'vinyl';

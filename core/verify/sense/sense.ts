@@ -5,7 +5,7 @@ import { dividedFacts } from '#core/zones/index';
 import { type Told, toldBy } from '../lying.ts';
 import type { Chooser, Finding, Sensed } from './finding.ts';
 import { noDate, oneGo, recordFirst, ruinsFitted, wholeWaits } from './inTime.ts';
-import { coatOrder, decalGround, extrasInWindow, filmBears, neverScuffed } from './onFilms.ts';
+import { coatOrder, decalGround, extrasInWindow, filmBears, neverScuffed, scuffBeside } from './onFilms.ts';
 import { polishedThrough } from './polished.ts';
 import {
   airRule,
@@ -26,6 +26,7 @@ import type { Found, Rule, Scene } from './scene.ts';
 const RULES: readonly Rule[] = [
   recordFirst,
   filmBears,
+  scuffBeside,
   ruinsFitted,
   wholeWaits,
   coatOrder,

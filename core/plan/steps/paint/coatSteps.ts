@@ -19,7 +19,9 @@ import type { CoatOfStep } from '../step.ts';
 const TACK_MINUTES = 3;
 const MORE_COPIES_MINUTES = 0.5;
 const MIST_MINUTES = 3;
-const SCUFF_AT_100CM2 = 3;
+export const SCUFF_AT_100CM2 = 3;
+/** Pad, water and a cloth to hand, minutes. */
+export const SCUFF_SETUP = 3;
 /** How long general tape may stay on before it leaves glue (trade §9). */
 const TAPE_STAYS_MINUTES = 24 * 60;
 /** Between two coats of one mix nobody is quicker than this, minutes. */
@@ -170,7 +172,7 @@ function coatDraft(chain: StepChain, layer: LayerToLay, number: number, { worksh
       booth.minutes +
       (first && layer.turned ? FLIP_MINUTES * part.copies : 0),
     setup: first ? setUp : Math.min(setUp, NEXT_COAT_SETUP_MINUTES),
-    scuffMinutes: 3 + workMinutes(SCUFF_AT_100CM2, size, 'scuff'),
+    scuffMinutes: SCUFF_SETUP + workMinutes(SCUFF_AT_100CM2, size, 'scuff'),
     detail: [
       ...(first && layer.turned ? ['turn it over'] : []),
       coatDetail(chain, placed, mist ?? false, weight),

@@ -14,6 +14,7 @@ import { addFlatting, addTapeOff, addUnmaskBare } from './afterCoats.ts';
 import { addRubThrough } from '../finish/ageing.ts';
 import { addBareMask, addMask, keepersOf, keepsAny, keptFree } from './masks.ts';
 import { type Dressing, Dressings } from './dressings.ts';
+import { addKeying, bearsKeying, isShutByTape } from './keyedGround.ts';
 import { addWarm } from './warming.ts';
 import { inPositions, isFirstOfTwo, isSecondOfTwo, lyingOn, type PositionedLayer } from './positions.ts';
 
@@ -138,6 +139,7 @@ class Coating {
     const late = doneCoats < resolved.layer.coats ? this.#overshotOf(placed, doneCoats) : null;
     if (late?.way === 'strip') this.#overshot ??= late;
     if (doneCoats < resolved.layer.coats) {
+      if (doneCoats === 0 && keepers.zones.length > 0) this.#keyGround(placed);
       const masked = addMask(
         this.#chain,
         this.#films,
@@ -159,6 +161,24 @@ class Coating {
       });
     }
     this.#finishLayer(placed, keepers, doneCoats);
+  }
+
+  /** Tape would shut the window of what lies below: scuffed all over before it is masked, wherever it takes paint later. */
+  #keyGround(placed: PositionedLayer): void {
+    if (this.#chain.isDone({ stage: 'mask', layerIndex: placed.index })) return;
+    const later = this.#layers.slice(this.#layers.indexOf(placed));
+    for (const { film } of this.#films.under(placed)) {
+      const ground = this.#layers.find(({ resolved }) => resolved.layer.id === film?.layerId);
+      if (!film || !ground || !bearsKeying(ground) || !isShutByTape(film, this.#jointOn(film, placed))) continue;
+      const open = (zone: number) => this.#films.on(zone).at(-1)?.layerId === film.layerId;
+      const zones = ground.whole.filter((zone) => open(zone) && later.some((layer) => layer.zones.includes(zone)));
+      addKeying(
+        this.#chain,
+        this.#films,
+        { film, layerIndex: ground.index, zones, round: this.#dressings.openOn(zones) },
+        placed,
+      );
+    }
   }
 
   /** What this layer came too late for: on a film below, or on its own last coat. */

@@ -80,6 +80,11 @@ export class Dressings {
     for (const decal of inOrder(part.decals ?? [])) if (decal.after === layerId) this.#addDecal(decal, films);
   }
 
+  /** Those that lie open on any of these zones now, by name. */
+  openOn(zones: readonly number[]): string[] {
+    return [...new Set(this.#laid.flatMap((laid) => (zones.includes(laid.zone) ? ['detail' in laid ? laid.detail.name : laid.decal.name] : [])))];
+  }
+
   /** What the first coat of a layer must know of those below it, once: later layers lie on that coat. */
   under(placed: PlacedLayer): Dressed {
     const here = this.#laid.filter(({ zone }) => placed.zones.includes(zone));
