@@ -1,5 +1,5 @@
 import type { Act, Decal, Layer } from '#core/facts/index';
-import { lacquer, part, primer } from '../testBench.ts';
+import { lacquer, NOW, part, primer } from '../testBench.ts';
 import { BEGUN, coats, HARD, line, ownStep, ownTask, PAINTED, type Planted, told } from './telling.ts';
 
 /** Acts on films that do not bear them yet. */
@@ -42,6 +42,20 @@ function polished(count: number, edges: boolean) {
   });
 }
 
+/** A stripe on a cured clear, and a last clear whose ground is scuffed beside it so many hours later. */
+function scuffedBeside(later: number): Planted['absurd'] {
+  const zones = ['all', 'stripe'].map((id) => ({ id, name: id }));
+  const layers = [primer(), lacquer(), glossy('clear'), { ...lacquer(), id: 'red', covers: ['stripe'] }, glossy('last')];
+  const striped = HARD;
+  const [last] = coats(striped + later, 'last');
+  const [red] = coats(striped, 'red');
+  const start = NOW + (striped + later) * 60;
+  const scuffs = { placed: { id: 'last', start, end: start + 12, scuff: true, hold: { by: 'nothing' as const, text: '' }, saved: 0 } };
+  return told([...CLEARED, { ...red, more: { on: [{ partId: 'body', zoneIds: ['stripe'] }] } }, { ...last, more: scuffs }], {
+    parts: [part({ zones, layers })],
+  });
+}
+
 export const ON_FILMS: readonly Planted[] = [
   {
     name: 'two coats of clear are polished, edges too',
@@ -54,6 +68,12 @@ export const ON_FILMS: readonly Planted[] = [
     rule: 'polished-through',
     absurd: polished(1, false),
     mended: polished(2, false),
+  },
+  {
+    name: 'a cleared ground is scuffed beside a fresh stripe',
+    rule: 'film-bears',
+    absurd: scuffedBeside(2),
+    mended: scuffedBeside(HARD),
   },
   tooSoon('a felt pad is glued into wet lacquer', ['glue-on'], 2.6),
   tooSoon('a hinge is screwed on an hour after the colour', ['screw-on'], 3.5),
