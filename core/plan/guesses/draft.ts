@@ -39,8 +39,8 @@ const ORDER: readonly WhereNow[] = ['untouched', 'bare', 'primed', 'coloured', '
 /** What stands for a colour nobody has named yet: a mid grey, marked as a guess. */
 const NO_COLOUR = { name: 'grey', hex: '#8c9094' } as const;
 /** Layers below the last one lie at least this much further back, minutes: when they went on no longer matters. */
-const LAYER_APART = 1440;
-const COAT_APART = 15;
+export const LAYER_APART = 1440;
+export const COAT_APART = 15;
 const FIRST_PEG = 1;
 const MOST_PEGS = 40;
 

@@ -172,12 +172,7 @@ class Coating {
       if (!film || !ground || !bearsKeying(ground) || !isShutByTape(film, this.#jointOn(film, placed))) continue;
       const open = (zone: number) => this.#films.on(zone).at(-1)?.layerId === film.layerId;
       const zones = ground.whole.filter((zone) => open(zone) && later.some((layer) => layer.zones.includes(zone)));
-      addKeying(
-        this.#chain,
-        this.#films,
-        { film, layerIndex: ground.index, zones, round: this.#dressings.openOn(zones) },
-        placed,
-      );
+      addKeying(this.#chain, this.#films, { film, layerIndex: ground.index, zones, round: this.#dressings.openOn(zones) }, placed);
     }
   }
 

@@ -82,7 +82,9 @@ export class Dressings {
 
   /** Those that lie open on any of these zones now, by name. */
   openOn(zones: readonly number[]): string[] {
-    return [...new Set(this.#laid.flatMap((laid) => (zones.includes(laid.zone) ? ['detail' in laid ? laid.detail.name : laid.decal.name] : [])))];
+    return [
+      ...new Set(this.#laid.flatMap((laid) => (zones.includes(laid.zone) ? ['detail' in laid ? laid.detail.name : laid.decal.name] : []))),
+    ];
   }
 
   /** What the first coat of a layer must know of those below it, once: later layers lie on that coat. */
