@@ -1,5 +1,5 @@
 import { type Part, type Picture, type Piece, withZone, type Zone } from '#core/facts/index';
-import { admissible } from '#core/admission/index';
+import { admissible, letGo } from '#core/admission/index';
 import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
@@ -18,11 +18,21 @@ export function withZoneOf(piece: Piece, partId: string, zoneId: string, change:
   return { ...piece, parts: piece.parts.map((own) => (own.id === partId ? withZone(own, zoneId, change) : own)) };
 }
 
-/** Saves a piece; what is now known of it no longer allows (a method, a mend, a flatting) is dropped, never sent. */
+/**
+ * Saves a piece; what is now known of it no longer allows (a method, a mend, a flatting) is dropped, never sent, and what hung on
+ * something that was taken out hangs on its neighbour, and says so.
+ */
 export function usePieceSave(): (piece: Piece, said?: string) => Promise<boolean> {
   const { save } = useSaving();
   const { facts } = usePlan();
-  return useCallback((piece, said) => save('pieces', admissible(piece, facts), said), [save, facts]);
+  return useCallback(
+    (changed, said) => {
+      const before = facts.pieces.find(({ id }) => id === changed.id);
+      const { piece, moved } = letGo(admissible(changed, facts), before, facts);
+      return save('pieces', piece, said && [said, ...moved].join(' '));
+    },
+    [save, facts],
+  );
 }
 
 /** Sends a picture and keeps it with the piece; what the server says against it is shown and nothing is changed. */

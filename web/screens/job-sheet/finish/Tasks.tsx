@@ -18,15 +18,7 @@ export function Tasks({ piece, view }: Props) {
   const words = useWords();
   const save = usePieceSave();
   const tasks = piece.tasks ?? [];
-  const remove = (task: Task) =>
-    void save(
-      {
-        ...piece,
-        tasks: tasks.filter((own) => own !== task).map((own) => withoutTies(own, task.id)),
-        parcels: piece.parcels.map(({ holds, ...parcel }) => (holds && holds.taskId !== task.id ? { ...parcel, holds } : parcel)),
-      },
-      'It is out.',
-    );
+  const remove = (task: Task) => void save({ ...piece, tasks: tasks.filter((own) => own !== task) }, 'It is out.');
   return (
     <section className="mt-5" aria-label="Steps of your own">
       <h3 className="font-[650] text-ink">Steps of your own</h3>
@@ -70,11 +62,6 @@ export function Tasks({ piece, view }: Props) {
       </Adding>
     </section>
   );
-}
-
-function withoutTies({ after, before, ...task }: Task, id: string): Task {
-  const kept = (when: Task['after']) => (when && !('taskId' in when && when.taskId === id) ? when : undefined);
-  return { ...task, ...(kept(after) ? { after } : {}), ...(kept(before) ? { before } : {}) };
 }
 
 function tieText(task: Task, piece: Piece, view: PieceView, end: 'after' | 'before'): string {

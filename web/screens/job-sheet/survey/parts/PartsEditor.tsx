@@ -46,21 +46,8 @@ export function PartsEditor({ piece }: SectionProps) {
     if (piece.parts.length === 1) return toast('A piece keeps at least one part. Remove the piece instead.');
     const logged = facts.events.some((event) => mentions(event, part.id));
     if (logged) return change({ gone: true }, `${part.name} is taken out; what the log has of it is kept.`);
-    const rest = piece.parts
-      .filter((own) => own.id !== part.id)
-      .map(({ within, ...own }) => (within && within !== part.id ? { ...own, within } : own));
-    void save(
-      {
-        ...piece,
-        parts: rest,
-        guesses: piece.guesses.filter((guess) => !guess.endsWith(part.id)),
-        fastenings: piece.fastenings
-          ?.filter((own) => own.a !== part.id && own.b !== part.id)
-          .map(({ behind, ...own }) => (behind && behind !== part.id ? { ...own, behind } : own)),
-        parcels: piece.parcels.map(({ holds, ...parcel }) => (holds && holds.partId !== part.id ? { ...parcel, holds } : parcel)),
-      },
-      `${part.name} removed.`,
-    );
+    const rest = piece.parts.filter((own) => own.id !== part.id);
+    void save({ ...piece, parts: rest }, `${part.name} removed.`);
     choose(rest[0].id);
   };
   return (
