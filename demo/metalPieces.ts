@@ -23,7 +23,7 @@ export function crane(): Piece {
     limit: 'inside-too',
     set: 'Harbour front',
     wishes: 'The harbour master wants the red of the old buoys, and the jib to turn again.',
-    factory: 'Sprayed apart before the tabs were folded; the drum and the hook were left bare.',
+    factory: { sprayed: 'apart', words: 'Sprayed before the tabs were folded; the drum and the hook were left bare.' },
     surveyed: ['stops', 'limit', 'repaint', 'joined', 'pictures'],
     pictures: [
       picture('crane-front', 'front', 'before', 3),

@@ -1,5 +1,5 @@
 export { areaMm2, faceAreaMm2, isPerforated, type PaintedFace, paintedFaces, partAreaCm2, scaledFaces } from './area.ts';
-export { GLUE_SETS_MINUTES, glueNote, lostByFitting } from './fitting.ts';
+export { assembledPiece, factoryText, GLUE_SETS_MINUTES, glueNote, lostByFitting, sameCoats, standingFit, withBodyOf } from './fitting.ts';
 export { type Limited, withinLimit } from './limit.ts';
 export { type DensityAnswer, materialByDensity } from './density.ts';
 export { facesOfMesh, measureMesh, meshInMm, type MeshMeasure, MeshProblem, type MeshUnit, type Progress } from './mesh.ts';

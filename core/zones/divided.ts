@@ -1,5 +1,5 @@
 import { type Edge, type Face, type Facts, type LogEvent, type Part, type Piece, standingFor } from '#core/facts/index';
-import { type PaintedFace, paintedFaces } from '#core/survey/index';
+import { assembledPiece, type PaintedFace, paintedFaces } from '#core/survey/index';
 import { type CutOpen, cutOpen, type Side } from './cutting.ts';
 import { lengthMm, type Region, rootRegion } from './region.ts';
 
@@ -158,13 +158,14 @@ function nearPairs({ regions, lines }: Dividing, said: readonly Edge[]): SidedEd
     .map(({ a, b }) => ({ a, b, mm: 0, curve: 'straight', aSide: 'bottom', bSide: 'top' }));
 }
 
-/** All facts with every part divided and the log told of the zones that stand: what was laid on a zone lies on all it became. */
+/** All facts as they are planned: what the factory sprayed as one goes on before its paint, every part divided and the log told of the zones that stand: what was laid on a zone lies on all it became. */
 export function dividedFacts(facts: Facts): Facts {
   const cut = new Map(
     facts.pieces.flatMap((piece) => piece.parts.flatMap((part) => (part.cuts?.length ? [[`${piece.id} ${part.id}`, part] as const] : []))),
   );
-  if (cut.size === 0) return facts;
-  return { ...facts, pieces: facts.pieces.map(dividedPiece), events: facts.events.flatMap((event) => toldOfZones(event, cut)) };
+  const pieces = facts.pieces.map(assembledPiece);
+  if (cut.size === 0) return pieces.every((piece, index) => piece === facts.pieces[index]) ? facts : { ...facts, pieces };
+  return { ...facts, pieces: pieces.map(dividedPiece), events: facts.events.flatMap((event) => toldOfZones(event, cut)) };
 }
 
 export function dividedPiece(piece: Piece): Piece {

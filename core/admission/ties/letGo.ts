@@ -65,6 +65,7 @@ function untiedRecords(now: Piece, { hasPart, hasPicture, removedParts }: Stacks
   return {
     ...now,
     guesses: now.guesses.filter((guess) => !removedParts.some((id) => guess.endsWith(id))),
+    ...(now.factory?.bodies ? { factory: { ...now.factory, bodies: bodiesLeft(now.factory.bodies, hasPart) } } : {}),
     ...(now.fitOrder ? { fitOrder: now.fitOrder.filter(hasPart) } : {}),
     ...(now.pictures ? { pictures: now.pictures.map(onPart) } : {}),
     ...(now.bags ? { bags: now.bags.map(onPicture) } : {}),
@@ -78,4 +79,9 @@ function untiedRecords(now: Piece, { hasPart, hasPicture, removedParts }: Stacks
         }
       : {}),
   };
+}
+
+/** Parts sprayed as one, without those that are gone; one that is left alone is no body. */
+function bodiesLeft(bodies: readonly (readonly string[])[], hasPart: (id: string) => boolean): string[][] {
+  return bodies.map((body) => body.filter(hasPart)).filter(({ length }) => length > 1);
 }

@@ -90,7 +90,14 @@ export const pieceSchema = z
     targets: z.array(targetSchema).max(40).optional(),
     wishes: wordsSchema.optional(),
     /** How the factory did it: sprayed assembled or apart, what was left bare, where colours met. */
-    factory: wordsSchema.optional(),
+    factory: z
+      .strictObject({
+        words: wordsSchema.optional(),
+        sprayed: z.enum(['assembled', 'apart']).optional(),
+        /** Parts that were sprayed as one, each body by its parts. */
+        bodies: z.array(z.array(idSchema).min(2, 'A body has at least two parts.').max(60)).max(30).optional(),
+      })
+      .optional(),
     /** A sample board: its parts are tiles, planned like any part, judged dry at the end. */
     board: z.strictObject({ varies: z.enum(['joint', 'ground', 'coats', 'clear', 'wait']), forPieceId: idSchema.optional() }).optional(),
     spares: z
@@ -132,6 +139,7 @@ function idsNamed(piece: {
   parts: readonly Part[];
   parcels: readonly Parcel[];
   fastenings?: readonly { a: string; b?: string; behind?: string }[];
+  factory?: { bodies?: readonly (readonly string[])[] };
   bags?: readonly { pictureId?: string }[];
   tasks?: readonly { id: string; partIds: readonly string[] }[];
   touchUps?: readonly { partId?: string }[];
@@ -157,6 +165,7 @@ function idsNamed(piece: {
       ...named(own.b, ['fastenings', i, 'b'], parts),
       ...named(own.behind, ['fastenings', i, 'behind'], parts),
     ]),
+    ...(piece.factory?.bodies ?? []).flatMap((body, i) => body.flatMap((id, k) => named(id, ['factory', 'bodies', i, k], parts))),
     ...(piece.pictures ?? []).flatMap((own, i) => named(own.partId, ['pictures', i, 'partId'], parts)),
     ...(piece.bags ?? []).flatMap((bag, i) => named(bag.pictureId, ['bags', i, 'pictureId'], pictures)),
     ...piece.parts.flatMap((part, i) =>

@@ -20,6 +20,12 @@ const withBudgets = (facts: Facts) => ({
   }),
 });
 
+/** Pieces with the words alone on how the factory did it, as they were kept until version 11. */
+const withFactoryWords = (facts: Facts) => ({
+  ...facts,
+  pieces: facts.pieces.map((piece) => (piece.factory ? { ...piece, factory: piece.factory.words } : piece)),
+});
+
 const withoutFeatures = ({ features: _features, ...part }: { features?: unknown }) => part;
 
 describe('files of earlier versions', () => {
@@ -64,7 +70,14 @@ describe('files of earlier versions', () => {
   it('of versions 3 to 6: nothing is another but the lists that were not there yet, and the budgets', () => {
     for (const version of [3, 4, 5, 6]) {
       const old = JSON.parse(frozen(version)).facts;
-      const { budgets: _budgets, lots, goods, charts, calendars, ...rest } = withBudgets(read(frozen(version)).facts);
+      const {
+        budgets: _budgets,
+        lots,
+        goods,
+        charts,
+        calendars,
+        ...rest
+      } = withFactoryWords(withBudgets(read(frozen(version)).facts) as Facts);
       expect([lots, goods]).toEqual([[], []]);
       expect({ charts: old.charts ?? [], calendars: old.calendars ?? [] }).toEqual({ charts, calendars });
       expect({ charts: [], calendars: [], ...rest, ...(old.charts ? { charts, calendars } : {}) }).toEqual({
@@ -76,7 +89,17 @@ describe('files of earlier versions', () => {
   });
 
   it('of versions 7 to 10: nothing is another', () => {
-    for (const version of [7, 8, 9, 10]) expect(read(frozen(version)).facts).toEqual(JSON.parse(frozen(version)).facts);
+    for (const version of [7, 8, 9, 10]) expect(withFactoryWords(read(frozen(version)).facts)).toEqual(JSON.parse(frozen(version)).facts);
+  });
+
+  it('of version 11: the words on how the factory did it stand among the rest that may be said of it', () => {
+    const old = JSON.parse(frozen(11)).facts;
+    const said = old.pieces.flatMap(({ factory }: { factory?: string }) => (factory ? [factory] : []));
+    expect(said.length).toBeGreaterThan(0);
+    const { pieces, ...rest } = read(frozen(11)).facts;
+    expect(pieces.flatMap(({ factory }) => (factory ? [factory] : []))).toEqual(said.map((words: string) => ({ words })));
+    const without = (own: readonly object[]) => own.map((piece) => ({ ...piece, factory: undefined }));
+    expect({ ...rest, pieces: without(pieces) }).toEqual({ ...old, pieces: without(old.pieces) });
   });
 
   it('of version 6: the budget of each piece is a budget by itself', () => {

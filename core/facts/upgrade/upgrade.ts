@@ -1,6 +1,7 @@
 import { FORMAT_VERSION } from '../file/format.ts';
 import { from1 } from './from1.ts';
 import { from10 } from './from10.ts';
+import { from11 } from './from11.ts';
 import { from2 } from './from2.ts';
 import { from3 } from './from3.ts';
 import { from4 } from './from4.ts';
@@ -25,6 +26,7 @@ const UPGRADES: Readonly<Record<number, Upgrade>> = {
   8: from8,
   9: from9,
   10: from10,
+  11: from11,
 };
 
 export function isRecord(value: unknown): value is Raw {

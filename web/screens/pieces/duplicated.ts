@@ -90,6 +90,7 @@ export function duplicated(piece: Piece, newId: () => string, pegsTaken: readonl
       ...(holds ? { holds: holdsOf(holds, partId, tasks) } : {}),
     })),
     guesses: [],
+    ...(piece.factory?.bodies ? { factory: { ...piece.factory, bodies: piece.factory.bodies.map((body) => body.map(partId)) } } : {}),
     parts: parts.map((part) => ({
       ...part,
       ...(part.within ? { within: own.get(part.within) } : {}),

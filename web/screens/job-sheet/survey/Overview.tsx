@@ -1,4 +1,4 @@
-import { openGuesses } from '#core/survey/index';
+import { factoryText, openGuesses } from '#core/survey/index';
 import { plain } from '#core/facts/index';
 import { useSearchParams } from 'react-router';
 import { GuessMark } from '../GuessMark.tsx';
@@ -48,7 +48,7 @@ export function Overview({ piece, view }: SectionProps) {
               </Line>
               {piece.set && <Line name="Set">{piece.set}</Line>}
               {piece.wishes && <Line name="Wishes">{piece.wishes}</Line>}
-              {piece.factory && <Line name="From the factory">{piece.factory}</Line>}
+              {piece.factory && <Line name="From the factory">{factoryText(piece)}</Line>}
               {(piece.spares?.length ?? 0) > 0 && <Line name="Spares box">{piece.spares?.map((spare) => spare.name).join(', ')}</Line>}
             </dl>
             {view.notes.map((note) => (

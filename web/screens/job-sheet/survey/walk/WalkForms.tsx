@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import type { Piece } from '#core/facts/index';
 import { newId } from '../../../../app/writing/newId.ts';
+import { FactoryBodies } from '../../finish/FactoryBodies.tsx';
 import type { AnswerProps } from '../answerProps.ts';
 
 /** What is to be found or bought before the piece is whole. */
@@ -42,7 +44,8 @@ export function Missing({ piece, onAnswer }: AnswerProps) {
 export function Belongs({ piece, onAnswer }: AnswerProps) {
   const [set, setSet] = useState(piece.set ?? '');
   const [wishes, setWishes] = useState(piece.wishes ?? '');
-  const [factory, setFactory] = useState(piece.factory ?? '');
+  const [factory, setFactory] = useState(piece.factory ?? {});
+  const words = factory.words ?? '';
   const done = () => {
     const { set: _set, wishes: _wishes, factory: _factory, ...rest } = piece;
     onAnswer(
@@ -50,7 +53,7 @@ export function Belongs({ piece, onAnswer }: AnswerProps) {
         ...rest,
         ...(set.trim() ? { set: set.trim() } : {}),
         ...(wishes.trim() ? { wishes: wishes.trim() } : {}),
-        ...(factory.trim() ? { factory: factory.trim() } : {}),
+        ...(Object.keys(factory).length > 0 ? { factory: withoutEmpty(factory) } : {}),
       },
       'Noted.',
     );
@@ -65,10 +68,18 @@ export function Belongs({ piece, onAnswer }: AnswerProps) {
     <div className="mt-3 grid gap-3 md:grid-cols-3">
       {field('Set it is seen with', set, setSet, 80)}
       {field('Wishes of its owner', wishes, setWishes, 400)}
-      {field('How the factory did it', factory, setFactory, 400)}
+      {field('How the factory did it', words, (text) => setFactory({ ...factory, words: text }), 400)}
+      <div className="md:col-span-3">
+        <FactoryBodies piece={piece} factory={factory} onChange={setFactory} />
+      </div>
       <button type="button" className="act justify-self-start" data-first="true" onClick={done}>
-        {set || wishes || factory ? 'So it is' : 'It stands alone'}
+        {set || wishes || words || factory.sprayed ? 'So it is' : 'It stands alone'}
       </button>
     </div>
   );
+}
+
+/** Words that were left empty are no words. */
+function withoutEmpty({ words, ...factory }: NonNullable<Piece['factory']>): NonNullable<Piece['factory']> {
+  return words?.trim() ? { ...factory, words: words.trim() } : factory;
 }
