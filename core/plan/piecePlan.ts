@@ -24,6 +24,8 @@ export type PiecePlan = {
   /** Free stays that the air spoils for its coats. */
   readonly airNotes: readonly string[];
   readonly notes: readonly string[];
+  /** Parts that go on at the end, for they cannot go on when that was said. */
+  readonly lateFits: PieceSteps['lateFits'];
   readonly stopped?: string;
   /** Parts or zones that have neither coat nor a reason to stay bare. */
   readonly undecided?: string;
@@ -73,6 +75,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     beyond,
     airNotes: airNotes(steps, free, around.air, context.workshop, context.facts.places),
     notes: [...setNotes(piece, context.facts), ...apartNotes(piece, steps, context.history, context.facts)],
+    lateFits: own.lateFits,
     ...(own.stopped ? { stopped: own.stopped } : {}),
     ...(undecided ? { undecided } : {}),
     noDateWhy: complete ? null : whyNoDate(steps),

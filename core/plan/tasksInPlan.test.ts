@@ -1,5 +1,20 @@
 import { type DoneEvent, type LogEvent, type Part, type Piece, pieceSchema, type Task } from '#core/facts/index';
-import { at, clear, done, enamel, lacquer, NOW, part, piece, planOf, type Planned, primer, steps } from '#core/invented/index';
+import {
+  at,
+  clear,
+  coat,
+  done,
+  enamel,
+  lacquer,
+  NOW,
+  part,
+  piece,
+  planOf,
+  type Planned,
+  primer,
+  solePiece,
+  steps,
+} from '#core/invented/index';
 import { glueNote, lostByFitting } from '#core/survey/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
@@ -119,6 +134,16 @@ describe('a part that goes on early', () => {
     for (const step of steps(result, 'coat')) expect(at(step)).toBeGreaterThan(own.placed?.end ?? Number.POSITIVE_INFINITY);
     const clean = steps(result, 'clean')[0];
     expect(at(clean)).toBeGreaterThanOrEqual(own.placed?.end ?? Number.POSITIVE_INFINITY);
+  });
+  it('goes on at the end, with the reason, where the work on its host is past that', () => {
+    const rail = shell({ id: 'rail', name: 'Rail', pegs: [2], fit: { stage: 'before-paint', onPartId: 'body' } });
+    const host = shell();
+    const result = planOf(host, [coat('primer', 1, 4000, 'lacquer-primer', 'fine-primer', 12)], { parts: [host, rail] });
+    expect(solePiece(result).lateFits).toEqual([
+      { partId: 'rail', because: expect.stringMatching(/^Rail goes on at the end: it cannot come before the paint of Body any more/) },
+    ]);
+    expect(result.steps.filter(({ placed }) => placed === null)).toEqual([]);
+    expect(steps(result, 'assemble').some(({ title }) => title.includes('rail'))).toBe(true);
   });
   it('says what is lost there', () => {
     const host = shell({ faces: [{ id: 'f', zoneId: 'all', longMm: 100, shortMm: 40, count: 5, seen: false }], lit: true });

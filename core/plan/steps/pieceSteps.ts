@@ -33,7 +33,7 @@ import type { Inspection, Step } from './step.ts';
 import { addStripping } from './beforePaint/stripping.ts';
 import { flashRusts, keepsPaint } from './beforePaint/surfaceParts.ts';
 import { addReadings } from './beforePaint/references.ts';
-import { tasksDone, withTasks } from './tasks/taskSteps.ts';
+import { type LateFit, tasksDone, withTasks } from './tasks/taskSteps.ts';
 import { touchUpSteps } from './finish/touchUps.ts';
 import { addMends, addSurfacing, type Surfaced, whileSurfaceServes } from './beforePaint/surfacing.ts';
 import { dryFitStep, teardownSteps } from './beforePaint/teardown.ts';
@@ -49,10 +49,12 @@ export type PieceSteps = {
   readonly masking: ReadonlyMap<string, OrderAnswer>;
   /** Details and decals with how each sits. */
   readonly dressings: readonly Dressing[];
+  /** Parts that cannot go on when that was said. */
+  readonly lateFits: readonly LateFit[];
   readonly stopped?: string;
 };
 
-const NOTHING: PieceSteps = { steps: [], joints: [], strips: new Map(), masking: new Map(), dressings: [] };
+const NOTHING: PieceSteps = { steps: [], joints: [], strips: new Map(), masking: new Map(), dressings: [], lateFits: [] };
 const USUAL_LIMITS: RowLimits = { longest: 60 };
 
 /** All steps still to do on a piece, bottom to top, joined into rows where they are one treatment. */
@@ -71,19 +73,24 @@ function asTyped(whole: Piece, usual: (pace: WorkPace) => readonly Step[], learn
 }
 
 function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: RowLimits, join: boolean): PieceSteps {
-  const { piece, broken } = withOutcomes(whole, context.history);
-  if (piece.aim === 'preserve' && !piece.board) {
-    const steps = preservingSteps(piece, context, pace);
+  const { piece: said, broken } = withOutcomes(whole, context.history);
+  if (said.aim === 'preserve' && !said.board) {
+    const steps = preservingSteps(said, context, pace);
     return { ...NOTHING, steps: join ? joinedIntoRows(asChains(steps), limits) : steps };
   }
-  const teardown = piece.board ? [] : teardownSteps(piece, broken, context, pace);
-  const made = piece.parts.filter(isPlanned).map((part) => partSteps(piece, part, context, pace));
+  const teardown = said.board ? [] : teardownSteps(said, broken, context, pace);
+  const made = said.parts.filter(isPlanned).map((part) => partSteps(said, part, context, pace));
   const stopped = made.find(({ chain }) => chain.stopped)?.chain.stopped;
-  const tried = withDryFit(piece, context, made, pace);
+  const tried = withDryFit(said, context, made, pace);
   // A tile sprayed along is judged by itself; nothing waits for it.
   const fitted = made.filter(({ part }) => !part.tile);
-  const { parts: tied, tasks } = withTasks(
+  const {
+    parts: tied,
+    tasks,
     piece,
+    late: lateFits,
+  } = withTasks(
+    said,
     made.map(({ part, coated }, index) => ({ part, steps: tried.chains[index], films: coated.films })),
     context,
     pace,
@@ -106,6 +113,7 @@ function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: Ro
     strips: new Map(made.map(({ part, strip }) => [part.id, strip])),
     masking: new Map(made.flatMap(({ part, coated }) => (coated.masking ? [[part.id, coated.masking] as const] : []))),
     dressings: made.flatMap(({ coated }) => coated.dressings),
+    lateFits,
     ...(stopped ? { stopped } : {}),
   };
 }

@@ -1,4 +1,4 @@
-import type { Act, Piece, Task, TaskKind } from '#core/facts/index';
+import type { Act, FitStage, Part, Piece, Task, TaskKind } from '#core/facts/index';
 import { lastAwaited } from '#core/survey/index';
 import { listed } from '#core/units/index';
 import type { Hazard } from '#core/safety/index';
@@ -15,7 +15,18 @@ import { isTied, type PlannedPart, type Slot, slotsOf, filmsAt } from './placing
 
 /** Steps of the person's own, and parts that go on before the end: tied to layers, to kinds of work and to each other. */
 
-export type WithTasks = { readonly parts: readonly (readonly Step[])[]; readonly tasks: readonly Step[] };
+export type WithTasks = {
+  readonly parts: readonly (readonly Step[])[];
+  readonly tasks: readonly Step[];
+  /** Tasks whose ties contradict each other or lead in a circle, by their id. */
+  readonly stuck: readonly string[];
+};
+
+/** A part that cannot go on when that was said: it goes on at the end, and nothing loses its date. */
+export type LateFit = { readonly partId: string; readonly because: string };
+
+/** With each part at the end that cannot go on when it was said. */
+export type Fitted = WithTasks & { readonly piece: Piece; readonly late: readonly LateFit[] };
 
 type Planning = {
   readonly piece: Piece;
@@ -34,12 +45,36 @@ export function withTasks(
   context: PlanContext,
   pace: WorkPace,
   apart: Step | undefined,
-): WithTasks {
+): Fitted {
+  const asSaid = tasksAmong(piece, parts, context, pace, apart);
+  const stuck = piece.parts.filter((part) => part.fit && asSaid.stuck.includes(fitTaskId(part)));
+  if (stuck.length === 0) return { ...asSaid, piece, late: [] };
+  const atEnd = { ...piece, parts: piece.parts.map((part) => (stuck.includes(part) ? { ...part, fit: { stage: 'end' as const } } : part)) };
+  return {
+    ...tasksAmong(atEnd, parts, context, pace, apart),
+    piece: atEnd,
+    late: stuck.map((part) => ({ partId: part.id, because: lateText(part, piece) })),
+  };
+}
+
+function lateText({ name, fit }: Part, { parts }: Piece): string {
+  const host = parts.find(({ id }) => id === fit?.onPartId)?.name ?? 'the other';
+  return `${name} goes on at the end: it cannot come ${PLACE_OF_FIT[fit?.stage ?? 'end']} ${host} any more, for the work that is left on both, or what else is tied to it, stands the other way round.`;
+}
+
+const PLACE_OF_FIT: Record<FitStage, string> = {
+  'before-paint': 'before the paint of',
+  'before-layer': 'between the layers of',
+  'after-clear': 'after the last coat of',
+  end: 'on',
+};
+
+function tasksAmong(piece: Piece, parts: readonly PlannedPart[], context: PlanContext, pace: WorkPace, apart: Step | undefined): WithTasks {
   const all = tasksOf(piece);
   const planning: Planning = { piece, parts, context, pace, all, apart };
   const waiting = parts.map((own) => doneTasksIn(own, planning));
   const open = all.filter((task) => !context.history.done.has(taskKey(piece, task)));
-  return inOrder(open).reduce<WithTasks>((sofar, task) => withTask(sofar, task, planning), { parts: waiting, tasks: [] });
+  return inOrder(open).reduce<WithTasks>((sofar, task) => withTask(sofar, task, planning), { parts: waiting, tasks: [], stuck: [] });
 }
 
 /** Tasks on parts that are there: the person's own, and parts that go on early. */
@@ -54,12 +89,16 @@ export function tasksOf(piece: Piece): Task[] {
 /** The task among the steps; one whose ties lead in a circle is not planned, and says so. */
 function withTask(sofar: WithTasks, task: Task, planning: Planning): WithTasks {
   const slots = slotsOf(task, actsOf(task), planning.piece, planning.parts);
-  if (typeof slots === 'string') return { ...sofar, tasks: [...sofar.tasks, stoppedTask(task, slots, planning)] };
+  if (typeof slots === 'string') return stuckAt(sofar, task, slots, planning);
   const tried = placed(sofar, task, slots, planning, ownWorkDone(task, planning));
   if (tried) return tried;
   const together = asOneBody(task, slots, planning);
   const painted = together && placed(sofar, together.task, together.slots, planning, []);
-  return painted ?? { ...sofar, tasks: [...sofar.tasks, stoppedTask(task, circleText(task), planning)] };
+  return painted ?? stuckAt(sofar, task, circleText(task), planning);
+}
+
+function stuckAt(sofar: WithTasks, task: Task, why: string, planning: Planning): WithTasks {
+  return { ...sofar, tasks: [...sofar.tasks, stoppedTask(task, why, planning)], stuck: [...sofar.stuck, task.id] };
 }
 
 /** With the task in these slots; null where that leads in a circle. */
@@ -73,12 +112,12 @@ function placed(sofar: WithTasks, task: Task, slots: readonly Slot[], planning: 
       planning,
     ),
   );
-  const tried: WithTasks = { parts: held, tasks: [...sofar.tasks, step] };
+  const tried: WithTasks = { ...sofar, parts: held, tasks: [...sofar.tasks, step] };
   return leadsInACircle(step.id, tried, planning) ? null : tried;
 }
 
 function circleText({ name }: Task): string {
-  return `“${name}” would have to come before and after the same step, by what it and others are tied to: take one of its ties out, or let the part go on at the end.`;
+  return `“${name}” would have to come before and after the same step, by what it and others are tied to: take one of its ties out.`;
 }
 
 /** A part that gets the same coats as what it goes on, and goes on before them, is painted with it as one body. */
@@ -93,7 +132,7 @@ function asOneBody(task: Task, slots: readonly Slot[], { parts }: Planning): { t
   return { task: { ...task, acts: [...acts], note: 'painted with it as one body' }, slots: [...slots, { own, at, holds: true }] };
 }
 
-function leadsInACircle(id: string, { parts, tasks }: WithTasks, { parts: planned }: Planning): boolean {
+function leadsInACircle(id: string, { parts, tasks }: Pick<WithTasks, 'parts' | 'tasks'>, { parts: planned }: Planning): boolean {
   const before = new Map<string, readonly string[]>();
   for (const steps of parts)
     for (const [index, step] of steps.entries())

@@ -36,6 +36,7 @@ function FitRow({ piece, view, part }: { piece: Piece; view: PieceView; part: Pa
   const choices = fitChoices(piece, part, view.stacks);
   const fit = standingFit(piece, part);
   const host = piece.parts.find((own) => own.id === fit?.onPartId);
+  const late = view.lateFits.find(({ partId }) => partId === part.id);
   const { plan } = usePlan();
   const words = useWords();
   const going = plan.steps.find(
@@ -84,7 +85,7 @@ function FitRow({ piece, view, part }: { piece: Piece; view: PieceView; part: Pa
         </p>
       )}
       {host && fit && <p className="second text-small">Glue, where it is glued: {glueNote(part.material, host.material)}.</p>}
-      {lostByFitting(piece, part, fit).map((text) => (
+      {(late ? [late.because] : lostByFitting(piece, part, fit)).map((text) => (
         <p key={text} className="mt-1 border-l-4 border-ink pl-3 text-small">
           {text}
         </p>
