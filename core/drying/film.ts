@@ -4,6 +4,7 @@ import type { DryingClocks } from './climate.ts';
 import { filmSlowing } from './clock.ts';
 import { familyDrying } from './families.ts';
 import type { FamilyDrying, Mechanism } from './familyRow.ts';
+import { heatSetAt } from './heatSet.ts';
 import { reachedWarmed, type WarmSpell } from './warmed.ts';
 
 /** One set of coats of one product, laid together on a zone. */
@@ -166,6 +167,7 @@ function reckonedTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
   const drying = familyDrying(film.family);
   const at = (stage: Stage) => stageReached(film, stage, clocks).at;
   const shuts = windowShuts(film, clocks);
+  const heatSet = heatSetAt(film.family, film.lastCoatEnd, film.warmed);
   const again = at('again');
   // Families that ask for a scuff have no shut gap, but 2K: past the window they are dry and want keying.
   const atOnce = drying.again === 'scuff' && drying.scuffFrom === null && film.label?.againMin === undefined;
@@ -179,8 +181,8 @@ function reckonedTimes(film: FilmSet, clocks: DryingClocks): FilmTimes {
     layerShuts: labelShuts(film, labelUntilMin(film.label, 'colour'), clocks),
     clearShuts: labelShuts(film, labelUntilMin(film.label, 'clear'), clocks),
     dry,
-    tape: at('tape'),
-    flat: at('flat'),
+    tape: at('tape') ?? heatSet,
+    flat: at('flat') ?? heatSet,
     handle: at('handle'),
     fit: at('fit'),
     cured: at('cure'),

@@ -3,6 +3,7 @@ import type { Minute } from '#core/units/index';
 import type { DryingClocks } from './climate.ts';
 import { dryingRate } from './clock.ts';
 import { familyDrying } from './families.ts';
+import { heatSetLimit } from './heatSet.ts';
 
 /** What a material bears of warmth (trade §8), °C. */
 const MATERIAL_LIMIT: Record<Material, number> = {
@@ -43,6 +44,8 @@ export type WarmthLimit = { readonly limitC: number; readonly by: Material | Fam
 
 /** How hot a part may be cured: the least that all its materials and films bear, °C, and which of them it is. @param materials at least one */
 export function warmthLimit(materials: readonly Material[], families: readonly Family[]): WarmthLimit {
+  const heatSet = heatSetLimit(materials, families);
+  if (heatSet !== null) return { limitC: heatSet, by: materials[0] };
   const limits: WarmthLimit[] = [
     ...materials.map((by) => ({ limitC: MATERIAL_LIMIT[by], by })),
     ...families.map((by) => ({ limitC: COATING_LIMIT[by] ?? OTHER_COATING_LIMIT, by })),

@@ -44,6 +44,7 @@ export {
   warmthLimit,
 } from './forcedCure.ts';
 export { nextSun, sunAhead, type Sunny } from './sun.ts';
+export { HEAT_SET, setsByHeat } from './heatSet.ts';
 export { reachedWarmed, type WarmSpell } from './warmed.ts';
 export { type Logged, readLoggerCsv } from './loggerCsv.ts';
 export { seriesAt } from './series.ts';

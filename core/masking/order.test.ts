@@ -239,10 +239,12 @@ function simulatedCost(question: OrderQuestion, order: readonly number[], open: 
       cost += minutes.mask + minutes.unmask + minutes.cover + 1.2;
     }
     const later = touching.filter((other) => !painted[other]);
-    if (later.length > 0) {
+    if (later.some((other) => !zones[other].brushed)) {
       const safety = tapeSafety(own.family);
       if (safety === 'never') return Infinity;
       cost += safety === 'locked' ? 60 + 10 + (own.coatMinutes ?? 0) + 3 * (own.areaCm2 / 100) ** 0.45 : 30;
+    }
+    if (later.length > 0) {
       if (open[now] && !own.brushed)
         for (const other of later)
           [reached[other], below[other]] = [

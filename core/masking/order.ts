@@ -166,7 +166,7 @@ function answer(question: OrderQuestion, costs: StepCosts, path: Path, rival: Pa
 
 function stepOf({ zones }: OrderQuestion, costs: StepCosts, laying: Laying): OrderStep {
   const own = zones[laying.zone];
-  const left = costs.touching(laying.zone) & ~laying.painted;
+  const left = costs.tapedFor(laying.zone, laying.painted);
   return {
     zoneId: own.id,
     open: laying.leavesOpen,

@@ -15,6 +15,8 @@ export type OrderZone = {
   readonly coatMinutes?: number;
   /** Brushed: no overspray, so nothing is masked for it and it reaches nothing. */
   readonly brushed?: boolean;
+  /** It is set by heat before anything touches it: then it takes tape, whatever its family. */
+  readonly heatSet?: boolean;
   /** It shows what lies below it: nothing may reach it first. */
   readonly transparent?: boolean;
 };

@@ -32,6 +32,8 @@ export class StepCosts {
   readonly #pairs: readonly (readonly Pair[])[];
   /** Zones that each one touches. */
   readonly #touching: readonly number[];
+  /** Zones that are sprayed: beside a brush nothing goes under tape. */
+  readonly #sprayed: number;
   /** Coats that hide the ground below all of them, by zone. */
   readonly #overGround: readonly number[];
   /** Evening-minutes of a mask, by zone and by the set under tape. */
@@ -48,6 +50,7 @@ export class StepCosts {
     this.#copies = question.copies ?? 1;
     this.#pairs = zones.map((own) => zones.map((other) => pairOf(own, other, question)));
     this.#touching = this.#pairs.map((row) => setOf(row.map(({ touch }) => touch)));
+    this.#sprayed = setOf(zones.map(({ brushed }) => !brushed));
     this.#overGround = zones.map((own) => coatsToHide(ground, own.lab, own.share).coats);
     this.#masks = zones.map((_, zone) => this.#tableOf(zone, (taped) => totalCost(this.#maskCost(zone, taped))));
     this.#grounds = zones.map((_, zone) => this.#tableOf(zone, (reached) => totalCost(this.#reachedCost(zone, reached))));
@@ -66,6 +69,11 @@ export class StepCosts {
     return this.#zones[zone].lab.l;
   }
 
+  /** Neighbours still to come that it will be under tape for. */
+  tapedFor(zone: number, painted: number): number {
+    return this.#touching[zone] & ~painted & this.#sprayed;
+  }
+
   needsLock(zone: number): boolean {
     return tapeSafety(this.#zones[zone].family) === 'locked';
   }
@@ -78,7 +86,7 @@ export class StepCosts {
   /** Of that, what does not hang on the colours left open: its mask, and what it must wait for before the next. */
   maskMinutes(zone: number, painted: number, leavesOpen: boolean): number {
     const near = this.#touching[zone];
-    const leaving = (near & ~painted) === 0 ? 0 : this.#leaving[zone];
+    const leaving = this.tapedFor(zone, painted) === 0 ? 0 : this.#leaving[zone];
     return this.#masks[zone][leavesOpen ? near & painted : near] + leaving;
   }
 
@@ -91,7 +99,7 @@ export class StepCosts {
   parts(laying: Laying): OrderCost {
     const { zone, painted, open } = laying;
     const near = this.#touching[zone];
-    const leaving = (near & ~painted) === 0 ? NO_COST : leavingCost(this.#zones[zone]);
+    const leaving = this.tapedFor(zone, painted) === 0 ? NO_COST : leavingCost(this.#zones[zone]);
     return addCost(addCost(this.#maskCost(zone, this.taped(laying)), leaving), this.#reachedCost(zone, open & near));
   }
 
@@ -105,7 +113,7 @@ export class StepCosts {
   stopOf({ zone, painted, open }: Laying): string | null {
     const own = this.#zones[zone];
     const near = this.#touching[zone];
-    if ((near & ~painted) !== 0 && tapeSafety(own.family) === 'never')
+    if (this.tapedFor(zone, painted) !== 0 && tapeSafety(own.family, own.heatSet) === 'never')
       return `${own.name} can never be taped: it goes on after all that touches it.`;
     const under = members(open & near).find((other) => this.#pairs[zone][other].stops);
     if (under === undefined) return null;
@@ -186,7 +194,7 @@ function showsThrough({ family, transparent }: OrderZone): boolean {
 
 /** What a colour costs that later ones touch: it becomes tape-safe once, under a locking clear where its film is too soft. */
 function leavingCost(own: OrderZone): OrderCost {
-  const safety = tapeSafety(own.family);
+  const safety = tapeSafety(own.family, own.heatSet);
   if (safety === 'never') return { ...NO_COST, waits: Number.POSITIVE_INFINITY };
   if (safety === 'clock') return { ...NO_COST, waits: WAIT_COST };
   const locking = SPRAY_SETUP_MINUTES + extraCoatMinutes(own) + SCUFF_AT_100CM2 * workGrowth(own.areaCm2, 'scuff');

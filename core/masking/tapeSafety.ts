@@ -7,8 +7,8 @@ export type TapeSafety = 'clock' | 'locked' | 'never';
 /** Soft or fragile until cleared: tape goes on the cured, scuffed clear over them. */
 const LOCKED: readonly Family[] = ['waterborne-base', 'candy'];
 
-/** By the clock, under a locking clear first, or not at all. */
-export function tapeSafety(family: Family): TapeSafety {
+/** By the clock, under a locking clear first, or not at all. @param heatSet it is set by heat before anything touches it */
+export function tapeSafety(family: Family, heatSet = false): TapeSafety {
   if (LOCKED.includes(family)) return 'locked';
-  return familyDrying(family).tape === null ? 'never' : 'clock';
+  return familyDrying(family).tape === null && !heatSet ? 'never' : 'clock';
 }

@@ -123,8 +123,11 @@ export {
   type WarmOffer,
   type Way,
   type WhatIf,
+  type TapingWay,
+  tapingWays,
   whatIf,
   type WhatIfAnswer,
+  whyNoHeat,
   withPiece,
 } from './ways/index.ts';
 export { evidenceOf, historyOf, isTile, learnedFactor } from './films/index.ts';

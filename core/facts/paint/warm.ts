@@ -12,7 +12,7 @@ export const warmSchema = z.strictObject({
   surfaceC: z
     .number('Type the temperature of the part.')
     .min(20, 'Below 20 °C nothing is quickened.')
-    .max(120, 'No paint here is warmed above 120 °C. Check the unit.'),
+    .max(260, 'Nothing here is warmed above 260 °C, and only high-temperature paint on metal above 90. Check the unit.'),
   minutes: z
     .number('Type how long.')
     .min(10, 'A warm spell lasts 10 minutes or longer.')

@@ -11,6 +11,7 @@ import {
   type OrderQuestion,
   type OrderStop,
 } from '#core/masking/index';
+import { setsByHeat } from '#core/drying/index';
 import { areaMm2 } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
 import type { PlanContext } from './context.ts';
@@ -30,6 +31,8 @@ export type OrderedLayers = {
   readonly masking: OrderAnswer | null;
   /** Why these colours cannot be laid in any order, or not in the one insisted on. */
   readonly stop: string | null;
+  /** The colours that no order can be found for, where that is why. */
+  readonly unordered?: readonly string[];
 };
 
 /** Layers in the order they will be laid: as listed, except that colours on disjoint zones go by the masking order. */
@@ -42,7 +45,8 @@ export function layersInOrder(part: Part, context: PlanContext): OrderedLayers {
   if (run.length > MOST_COLOURS)
     return { layers: placed, masking: null, stop: `More than ${MOST_COLOURS} colours on one part: let some of them be details.` };
   const answer = orderOnce(part, context.facts, () => maskingOrder(part, run, placed, tiedLayers(part, context)));
-  if ('stop' in answer) return { layers: placed, masking: null, stop: answer.stop };
+  if ('stop' in answer)
+    return { layers: placed, masking: null, stop: answer.stop, unordered: run.map(({ resolved }) => resolved.layer.id) };
   const { order } = answer;
   const begun = (layer: PlacedLayer) => layer.zones.some((zone) => layerBegun(part, zone, layer, context));
   const sorted = [...run].sort(
@@ -123,6 +127,8 @@ function tiedLayers(part: Part, { facts }: PlanContext): Tie[] {
   );
 }
 
+const NO_WARMTH = { surfaceC: 0, minutes: 0 };
+
 function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly PlacedLayer[]): OrderQuestion {
   const owner = new Map(run.flatMap((layer) => layer.zones.map((zone) => [part.zones[zone].id, layer.resolved.layer.id])));
   return {
@@ -139,6 +145,7 @@ function orderQuestion(part: Part, run: readonly PlacedLayer[], all: readonly Pl
         share: resolved.share,
         transparent: resolved.transparent,
         brushed: resolved.hand === 'brush',
+        heatSet: setsByHeat(resolved.family, resolved.layer.warm ?? NO_WARMTH),
         areaCm2: areaMm2(part.faces.filter((face) => ids.includes(face.zoneId))) / 100,
         coatMinutes:
           NEXT_COAT_SETUP_MINUTES + coatMinutes(faces, resolved.hand, part.copies, coatAmount(faces, resolved, resolved.hand).mlPerCoat),

@@ -79,13 +79,15 @@ export type StackView = {
   readonly needs: readonly string[];
   /** Of the needs, what keeps the piece from being finished: a clear over what is no finish by itself. */
   readonly missing: readonly string[];
+  /** Colours beside each other that cannot be laid in any order, by their layers. */
+  readonly unordered: readonly string[];
   /** Steps at tape lines: how high the later colour stands, µm. */
   readonly edgeSteps: readonly EdgeOfStack[];
 };
 
 /** The stack of a part in the order it is laid, with film total, hiding, amounts and what is still missing on top. */
 export function stackView(piece: Piece, part: Part, context: PlanContext): StackView {
-  const { layers } = layersInOrder(part, context);
+  const { layers, unordered = [] } = layersInOrder(part, context);
   const paintable = part.zones.filter((zone) => zone.bare === undefined).length;
   const tops = part.zones.map(() => ({
     name: 'bare',
@@ -175,6 +177,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       part,
       part.layers.map((layer) => resolveLayer(layer, context.facts)),
     ),
+    unordered,
     edgeSteps: part.edges.filter(({ mm }) => mm > 0).flatMap((edge) => edgeOfStack(edge, part, layers)),
   };
 }

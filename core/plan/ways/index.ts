@@ -9,3 +9,4 @@ export { type PricedWay, priceWays, type Way, withPiece } from './ways.ts';
 export { whatIf, type WhatIf, type WhatIfAnswer } from './whatIf.ts';
 export { type Compared, compareSystems, systemsToCompare } from './comparing.ts';
 export { daysLater, type PricedSaving, type Savings, savingsOf } from './priceSaving.ts';
+export { type TapingWay, tapingWays, whyNoHeat } from './taping.ts';

@@ -1,11 +1,11 @@
 import { counted } from '#core/units/index';
 import type { Layer, Part, Piece } from '#core/facts/index';
-import { type PricedWay, type Way, withPiece } from '#core/plan/index';
-import { useEffect, useMemo, useState } from 'react';
+import { type Way, withPiece } from '#core/plan/index';
+import { useMemo } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
-import { useWords } from '../../../app/useWords.ts';
-import { planner } from '../../../workers/planner.ts';
+import { usePricedWays } from '../../../app/plan/usePricedWays.ts';
+import { PricedWayRow } from '../../../views/PricedWayRow.tsx';
 import { withPart } from '../pieceChanges.ts';
 
 type Branch = { readonly label: string; readonly layers: Layer[] };
@@ -13,8 +13,6 @@ type Branch = { readonly label: string; readonly layers: Layer[] };
 /** A window that has shut before all its coats were on: the ways on, each planned to the end. */
 export function MissedWindow({ piece, part, onLayers }: { piece: Piece; part: Part; onLayers: (layers: Layer[], said: string) => void }) {
   const { facts, plan } = usePlan();
-  const words = useWords();
-  const [priced, setPriced] = useState<readonly PricedWay[]>([]);
   const shut = plan.hanging.find((own) => own.pieceId === piece.id && own.partId === part.id)?.state === 'shut';
   const next = plan.steps.find((step) => step.coat && step.pieceId === piece.id && step.on.some((on) => on.partId === part.id));
   // A layer that has not been begun has no window that could have shut.
@@ -22,43 +20,25 @@ export function MissedWindow({ piece, part, onLayers }: { piece: Piece; part: Pa
   const layerId = shut && begun ? next.coat?.layerId : undefined;
   const laid = (next?.coat?.number ?? 1) - 1;
   const branches = useMemo(() => (layerId ? branchesOf(part, layerId, laid) : []), [part, layerId, laid]);
-  useEffect(() => {
-    if (branches.length === 0) return;
-    let current = true;
-    const ways: Way[] = branches.map(({ label, layers }) => ({ label, facts: withPiece(facts, withPart(piece, part.id, { layers })) }));
-    planner.ways(ways, piece.id, plan.now).then((answer) => current && setPriced(answer));
-    return () => {
-      current = false;
-    };
-  }, [branches, facts, piece, part, plan.now]);
+  const ways = useMemo(
+    () => branches.map(({ label, layers }): Way => ({ label, facts: withPiece(facts, withPart(piece, part.id, { layers })) })),
+    [branches, facts, piece, part],
+  );
+  const priced = usePricedWays(ways, piece.id);
   if (branches.length === 0) return null;
   return (
     <section className="sheet !p-4 border-t-4 !border-t-ink" aria-label="The window has shut">
       <h2>The window has shut after coat {laid}</h2>
       <p className="mt-1">Nothing goes on it until it reopens. The ways on, planned to the end:</p>
       <ul className="mt-1">
-        {branches.map((branch, index) => {
-          const way = priced[index];
-          return (
-            <li key={branch.label} className="flex items-center justify-between gap-3 border-t border-hairline py-1.5">
-              <span className="leading-snug">
-                <span className="font-[650] text-ink">{branch.label}</span>
-                <span className="second block text-small">
-                  {way
-                    ? `${way.likely === null ? (way.stopped ?? 'no date') : `likely ${words.day(way.likely)}`}, ${words.money(way.money, true)}`
-                    : 'planning …'}
-                </span>
-              </span>
-              {index === 0 ? (
-                <strong>planned</strong>
-              ) : (
-                <button type="button" className="chip" onClick={() => onLayers(branch.layers, 'Taken. The plan has moved.')}>
-                  Take
-                </button>
-              )}
-            </li>
-          );
-        })}
+        {branches.map((branch, index) => (
+          <PricedWayRow
+            key={branch.label}
+            label={branch.label}
+            priced={priced[index]}
+            onTake={index === 0 ? null : () => onLayers(branch.layers, 'Taken. The plan has moved.')}
+          />
+        ))}
       </ul>
     </section>
   );

@@ -16,6 +16,7 @@ import { DivideZone } from './DivideZone.tsx';
 import { DressingsView } from './DressingsView.tsx';
 import { Held } from './Held.tsx';
 import { Lines } from './Lines.tsx';
+import { NoOrder } from './NoOrder.tsx';
 import { OrderCosts } from './OrderCosts.tsx';
 import { OrderPictures } from './OrderPictures.tsx';
 import { PartDrawing } from './PartDrawing.tsx';
@@ -106,6 +107,7 @@ function Zones({ piece, view, part, head }: SectionProps & { readonly part: Part
         <Stencils piece={piece} part={part} />
       </section>
       <aside className="space-y-5">
+        {stack.unordered.length > 0 && <NoOrder piece={piece} part={part} unordered={stack.unordered} />}
         {order && (
           <OrderCosts
             part={part}
