@@ -23,6 +23,7 @@ export { stayingForTape } from './holding/tapeStay.ts';
 export { type BatchBoard, boardOf } from './paint/boardOf.ts';
 export { additivesOf, paintNeeds, partsOf } from './paint/paintNeeds.ts';
 export { withPours } from './paint/pours.ts';
+export { triedOnce } from './paint/triedOnce.ts';
 export { waitForPaint } from './paint/supply.ts';
 export { byUrgency, neededMoment } from './choosing/urgency.ts';
 export { type Placing, placingOf } from './scheduling.ts';
