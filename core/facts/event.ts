@@ -56,6 +56,8 @@ export const doneSchema = z.strictObject({
   expected: z.number().min(0).max(1_000_000).optional(),
   /** What it used up beside paint, as planned. */
   supplies: z.array(supplyLineSchema).max(40).optional(),
+  /** The bright steel it left went into the dry box, as the plan had it. */
+  boxed: z.boolean().optional(),
   /** `recalled`: remembered afterwards, dated back. */
   recalled: z.boolean().optional(),
   /** The day is known only between two moments; `at` is the later one. */

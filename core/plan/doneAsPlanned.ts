@@ -26,6 +26,7 @@ export function doneEvent(step: PlannedStep, id: string, at: Minute, placeId: st
     ...(step.grit ? { grit: step.grit } : {}),
     expected: Math.round(step.minutes * share * 10) / 10,
     supplies: used,
+    ...(step.afterwards ? { boxed: true } : {}),
     ...(step.coat
       ? {
           coat: {

@@ -131,3 +131,4 @@ export {
   withPiece,
 } from './ways/index.ts';
 export { evidenceOf, historyOf, isTile, learnedFactor } from './films/index.ts';
+export { decalTorn, type TornDecal, tornDecalOf } from './tornDecal.ts';

@@ -39,7 +39,8 @@ describe('a try on scrap', () => {
     return plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] }).steps.filter(({ stage }) => stage === 'scrap-test');
   };
   it('done for one piece serves the next one too', () => {
-    expect(new Set(two([]).map(({ pieceId }) => pieceId))).toEqual(new Set(['bell', 'gong']));
+    const titles = two([]).map(({ title }) => title);
+    expect([titles.length, new Set(titles).size]).toEqual([2, 2]);
     const tried = ['primer', 'colour'].map((layerId) => done('scrap-test', 30, layerId));
     expect(two(tried)).toEqual([]);
   });

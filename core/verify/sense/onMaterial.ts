@@ -224,6 +224,21 @@ export const bareSteel: Rule = (scene) => {
   ];
 };
 
+/** What was bared, by the log, and left so past its hours: its rust comes off first, and whose doing it was is said (trade §3). */
+export const leftBright: Rule = ({ part, step, state, sensed }) => {
+  const brushed = step.stage === 'prep' && step.acts.includes('strip-brush');
+  if (!brushed || !FLASH_RUSTING.includes(part.material) || state.been.some((own) => does(own, BARES))) return [];
+  if (state.workedAt === null) return [];
+  return [
+    {
+      rule: 'bare-steel',
+      chosenBy: 'person',
+      because: `${part.name} was left bright for ${durationText(sensed.now - state.workedAt)}: out of a dry box it has rusted meanwhile.`,
+      mend: { text: 'The rust is rubbed off first. Next time metal prep, or the first coat, in the same stay.' },
+    },
+  ];
+};
+
 function onWater(title: string, layerId: string): Found {
   return {
     rule: 'bare-steel',

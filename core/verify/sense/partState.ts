@@ -25,6 +25,8 @@ export class PartState {
   seated: readonly Seated[] = [];
   /** Somebody has found out what it is made of. */
   tested: boolean;
+  /** When its surface was worked last, by the log; null: not yet. */
+  readonly workedAt: Minute | null;
   /** Steps that have been at it, in order. */
   readonly been: PlannedStep[] = [];
   /** Tape or cover that lies on it, by what it was put on for. */
@@ -40,6 +42,8 @@ export class PartState {
     this.films = new LyingFilms(around, told, piece, part);
     this.tested =
       part.toldBy !== undefined || [...told.history.done.keys()].some((key) => key.startsWith(`${piece.id}.${part.id}.material-test.`));
+    const worked = [...told.history.done].flatMap(([key, { at }]) => (isSurfaceWork(key, piece.id, part.id) ? [at] : []));
+    this.workedAt = worked.length === 0 ? null : Math.max(...worked);
     for (const task of piece.tasks ?? []) {
       const isDone = told.history.done.has(`${piece.id}.-.task.${task.id}.1`);
       if (isDone && task.partIds.includes(part.id))
@@ -92,6 +96,13 @@ export class PartState {
     const zoneIds = by ? this.#own(by).flatMap((on) => on.zoneIds) : this.#part.zones.map(({ id }) => id);
     if (what) this.seated = [...this.seated, { what, name, by, covered, zoneIds, ...(taskId ? { taskId } : {}) }];
   }
+}
+
+const SURFACE_WORK = ['strip', 'strip-off', 'prep', 'repair'];
+
+function isSurfaceWork(key: string, pieceId: string, partId: string): boolean {
+  const [ofPiece, ofPart, stage] = key.split('.');
+  return ofPiece === pieceId && ofPart === partId && SURFACE_WORK.includes(stage);
 }
 
 /** What a task leaves sitting on its parts. */

@@ -14,6 +14,7 @@ import {
   gone,
   harmsMaterial,
   lastingCover,
+  leftBright,
   paperFits,
   sealedWood,
   unknownMaterial,
@@ -45,6 +46,7 @@ const RULES: readonly Rule[] = [
   gone,
   sealedWood,
   bareSteel,
+  leftBright,
 ];
 
 /**

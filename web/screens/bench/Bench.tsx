@@ -30,6 +30,7 @@ import { TroubledPieces } from './tonight/TroubledPieces.tsx';
 import { partsOf, stayOf, wetNearbyText, whoText } from './tonight/stay.ts';
 import { useToGo } from './tonight/useToGo.ts';
 import { WindowBar } from './WindowBar.tsx';
+import { TornDecal } from './outcome/TornDecal.tsx';
 import { ZonesAtBench } from './outcome/ZonesAtBench.tsx';
 
 type Sheet = 'wait' | 'trouble' | null;
@@ -197,6 +198,17 @@ export function Bench() {
           </Choices>
         )}
         {sheet === 'trouble' && batch.length > 1 && <TroubledPieces steps={batch} spared={spared} onSpared={setSpared} />}
+        {sheet === 'trouble' && (
+          <TornDecal
+            key={`torn ${step.id}`}
+            step={step}
+            piece={piece}
+            onSaid={(words) => {
+              setSheet(null);
+              setSaid(words);
+            }}
+          />
+        )}
         {sheet === 'trouble' && (
           <Choices label="What do you see?">
             {FAULTS.map((fault) => (

@@ -20,6 +20,7 @@ import type { StepChain } from '../chain.ts';
 import type { Constraint } from '../constraint.ts';
 import { beforeFlashRust, dwell, whileClean } from '../constraints.ts';
 import { hazardsOf } from '../hazards.ts';
+import { addRustOff } from './flashRust.ts';
 import { cleanerMl, flashRusts, getsMetalPrep, mendScope, surfaceOfPart } from './surfaceParts.ts';
 
 /** Repairs, papers, the gate and the last wipe of one part; on steel metal prep as the last wet step before primer. */
@@ -53,6 +54,12 @@ export function addSurfacing(
   addRepairs(chain, context, keeps, rust, first);
   addSanding(chain, context, keeps, rust);
   const failures = addPutRight(chain, context, rust);
+  addRustOff(
+    chain,
+    context,
+    () => rust.since,
+    (by) => rust.bared(by),
+  );
   const surface = chain.last;
   const clean = addClean(chain, context, { keeps, stripped: bareSince !== null, failures, rust });
   const guarded = !keeps && getsMetalPrep(chain.of.part, first) ? addMetalPrep(chain, rust, failures) : null;
@@ -69,6 +76,10 @@ class RustWatch {
     this.#chain = chain;
     this.#context = context;
     this.#since = flashRusts(chain.of.part) ? since : null;
+  }
+
+  get since(): Ref | null {
+    return this.#since;
   }
 
   bared(by: Ref): void {
