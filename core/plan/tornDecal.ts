@@ -1,5 +1,5 @@
 import type { Decal, Parcel, Piece } from '#core/facts/index';
-import { counted } from '#core/units/index';
+import { asSentence, counted } from '#core/units/index';
 import type { PlannedStep } from './dates/index.ts';
 
 /** A decal that tears while it is laid: only its own spare serves, a mirrored one is another (trade §9). */
@@ -24,8 +24,14 @@ export function tornDecalOf(step: PlannedStep, piece: Piece): TornDecal | null {
     partId,
     decal,
     otherSpare: all.find((other) => other.spare && other.id !== decal.id)?.name ?? null,
-    usualDays: piece.parcels.findLast(({ leadDays }) => leadDays !== undefined)?.leadDays ?? null,
+    usualDays: piece.parcels.flatMap((parcel) => daysOf(parcel) ?? []).at(-1) ?? null,
   };
+}
+
+/** How long something took to come, or was said to; null where nobody knows. */
+function daysOf({ leadDays, orderedAt, due }: Parcel): number | null {
+  if (leadDays !== undefined) return leadDays;
+  return orderedAt && due ? Math.max(0, Math.round((Date.parse(due) - Date.parse(orderedAt)) / 86_400_000)) : null;
 }
 
 /**
@@ -47,7 +53,7 @@ export function decalTorn(
             : part,
         ),
       },
-      said: `${decal.name} tore: its spare is laid, there is no other.`,
+      said: asSentence(`${decal.name} tore: its spare is laid, there is no other`),
     };
   const parcel: Parcel = {
     id: order.id,
@@ -60,6 +66,8 @@ export function decalTorn(
   };
   return {
     changed: { ...piece, parcels: [...piece.parcels, parcel] },
-    said: `${decal.name} tore: another comes in ${counted(order.days, 'day')}, and what follows it waits. Its price goes under Finish and fit.`,
+    said: asSentence(
+      `${decal.name} tore: another comes in ${counted(order.days, 'day')}, and what follows it waits. Its price goes under Finish and fit`,
+    ),
   };
 }

@@ -47,6 +47,7 @@ export function Bench() {
   const [justDone, setJustDone] = useState<JustDone | null>(null);
   const [said, setSaid] = useState('');
   /** Steps of a batch that the fault is not on. */
+  const opened = useRef<HTMLDivElement>(null);
   const [spared, setSpared] = useState<readonly string[]>([]);
   const pressed = useRef<string | null>(null);
   const stay = stayOf(plan);
@@ -99,6 +100,11 @@ export function Bench() {
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
   }, [done, sheet]);
+
+  // What a press has opened is seen, however long the page is above it.
+  useEffect(() => {
+    if (sheet) opened.current?.scrollIntoView({ block: 'end' });
+  }, [sheet]);
 
   if (!stay || !step || !piece) return <BenchDone justDone={justDone} onClose={() => setJustDone(null)} />;
 
@@ -198,17 +204,7 @@ export function Bench() {
           </Choices>
         )}
         {sheet === 'trouble' && batch.length > 1 && <TroubledPieces steps={batch} spared={spared} onSpared={setSpared} />}
-        {sheet === 'trouble' && (
-          <TornDecal
-            key={`torn ${step.id}`}
-            step={step}
-            piece={piece}
-            onSaid={(words) => {
-              setSheet(null);
-              setSaid(words);
-            }}
-          />
-        )}
+        {sheet === 'trouble' && <TornDecal key={`torn ${step.id}`} step={step} piece={piece} onSettled={() => setSheet(null)} />}
         {sheet === 'trouble' && (
           <Choices label="What do you see?">
             {FAULTS.map((fault) => (
@@ -218,6 +214,7 @@ export function Bench() {
             ))}
           </Choices>
         )}
+        <div ref={opened} className="scroll-mb-28" />
       </div>
       <div className="sticky bottom-0 border-t border-[#3d3d3d] bg-[#161616]">
         <OutcomeChoices step={step} onOutcome={(outcome) => settle((at) => outcomeEvents(step, piece, outcome, facts.events, newId, at))} />
@@ -274,11 +271,13 @@ function sooner(one: number | null, other: number | null): number | null {
   return Math.min(one, other);
 }
 
-/** 4:12 under an hour, 2 h 05 above. */
+/** 4:12 under an hour, 2 h 05 under two days, 6 d 19 h above. */
 function countdownText(minutes: number): string {
   const seconds = Math.max(0, Math.round(minutes * 60));
   if (seconds < 3600) return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-  return `${Math.floor(seconds / 3600)} h ${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;
+  const hours = Math.floor(seconds / 3600);
+  if (hours >= 48) return `${Math.floor(hours / 24)} d ${hours % 24} h`;
+  return `${hours} h ${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;
 }
 
 function Choices({ label, children }: { label: string; children: React.ReactNode }) {

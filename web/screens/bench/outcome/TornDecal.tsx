@@ -8,7 +8,7 @@ import { newId } from '../../../app/writing/newId.ts';
 import { usePieceSave } from '../../job-sheet/pieceChanges.ts';
 
 /** A decal that tore: its spare is laid, or another is sent for and what follows waits for it. Nothing for other steps. */
-export function TornDecal({ step, piece, onSaid }: { step: PlannedStep; piece: Piece; onSaid: (words: string) => void }) {
+export function TornDecal({ step, piece, onSettled }: { step: PlannedStep; piece: Piece; onSettled: () => void }) {
   const { workshop } = usePlan();
   const save = usePieceSave();
   const torn = tornDecalOf(step, piece);
@@ -18,7 +18,7 @@ export function TornDecal({ step, piece, onSaid }: { step: PlannedStep; piece: P
   const known = days.trim() !== '' && Number.isInteger(wait) && wait >= 0 && wait <= 400;
   const tell = (text: string) => {
     void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'note', pieceId: piece.id, text }]);
-    onSaid(text);
+    onSettled();
   };
   const settle = async () => {
     const { changed, said } = decalTorn(piece, torn, { id: newId(), today: localMoment(nowMinute(), workshop.timeZone).date, days: wait });
