@@ -65,7 +65,11 @@ describe('windows', () => {
   it('keeps bare steel bright in a dry box for a fortnight, and rubs the rust off after that', () => {
     const steel = (ago: number) =>
       steps(
-        planOf(part({ material: 'steel', rustGuard: 'prime' }), [done('wash', ago + 60), done('prep', ago + 30), done('clean', ago)]),
+        planOf(part({ material: 'steel', rustGuard: 'prime' }), [
+          done('wash', ago + 60),
+          { ...done('prep', ago + 30), boxed: true } as LogEvent,
+          done('clean', ago),
+        ]),
         'coat',
       )[0];
     expect(steel(30).placed?.scuff).toBe(false);
