@@ -47,7 +47,13 @@ export function isCounted(kind: FeatureKind): boolean {
 /** More than so many are no list any more. */
 const MOST_TICKS = 24;
 
+/** Vents moulded in plastic are keyed, not stripped: nothing takes sound paint out of them without harm. */
+export function keysVents({ material, features }: Part): boolean {
+  return !isMetal(material) && material !== 'wood' && (features?.some(({ kind }) => kind === 'vents') ?? false);
+}
+
 function keyedItems(part: Part, kind: keyof typeof KEYED_BY_HAND, count: number): string[] {
+  if (kind === 'vents' && keysVents(part)) return ['Vents matt and free of dust; paint that holds stays in them'];
   const each = EACH[kind];
   if (!each || count < 2 || count > MOST_TICKS) return [KEYED_BY_HAND[kind]];
   return Array.from({ length: count }, (_, index) => `${each.one} ${index + 1} of ${count} on ${part.name}: ${each.matt}`.slice(0, 160));

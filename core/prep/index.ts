@@ -1,5 +1,5 @@
 export { type Cleaner, CLEANERS, type CleaningPlan, cleaningPlan, lastWipe, type WashOrder } from './cleaning.ts';
-export { gateItems, isCounted, openTicks, openTicksText, tickItems } from './gate.ts';
+export { gateItems, isCounted, keysVents, openTicks, openTicksText, tickItems } from './gate.ts';
 export {
   coarsestHidden,
   FINISH_GRITS,
