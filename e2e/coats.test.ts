@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { LogEvent, Piece } from '#core/facts/index';
+import type { LogEvent, Part, Piece } from '#core/facts/index';
 import { newPart, newPiece } from '#core/facts/index';
 import sharp from 'sharp';
 import { keepOnly, launchBrowser, momentMs, openPage, type Running, startServer, tabTo } from './harness.ts';
@@ -118,6 +118,40 @@ describe('a stack', () => {
       .getByRole('link', { name: /^Coats/ })
       .getByText('would not sit')
       .waitFor({ state: 'detached' });
+    await context.close();
+  });
+
+  it('counts every quick press, and a double click as one', async () => {
+    const { page, context, errors } = await openPage(browser, `${server.url}/pieces/lamp/coats?part=trim`);
+    const trim = async () =>
+      (await facts()).pieces.find((piece: Piece) => piece.id === 'lamp')?.parts.find((part: Part) => part.id === 'trim');
+    const layers = async () => (await trim())?.layers ?? [];
+    const more = page.getByRole('button', { name: /^More coats of/ }).first();
+    await more.waitFor();
+    const before = await layers();
+    const top = before.at(-1)?.coats ?? Number.NaN;
+    for (const apart of [0, 150, 600]) {
+      await more.click();
+      await page.waitForTimeout(apart);
+    }
+    await expect.poll(async () => (await layers()).at(-1)?.coats).toBe(top + 3);
+    const fewer = page.getByRole('button', { name: /^Fewer coats of/ }).first();
+    for (let press = 0; press < 3; press++) await fewer.click();
+    await expect.poll(async () => (await layers()).at(-1)?.coats).toBe(top);
+    const repeat = page.getByRole('button', { name: /^Repeat .* on top$/ }).first();
+    await repeat.dblclick();
+    await expect.poll(async () => (await layers()).length).toBe(before.length + 1);
+    await repeat.click();
+    await page.waitForTimeout(600);
+    await repeat.click();
+    await expect.poll(async () => (await layers()).length).toBe(before.length + 3);
+    const out = page.getByRole('button', { name: /^Take out/ });
+    for (let left = before.length + 3; left > before.length; left--) {
+      await expect.poll(() => out.count()).toBe(left);
+      await out.first().click();
+    }
+    await expect.poll(async () => (await layers()).map(({ id }) => id)).toEqual(before.map(({ id }) => id));
+    expect(errors).toEqual([]);
     await context.close();
   });
 

@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from '../harness.ts';
+import { launchBrowser, momentMs, moveTo, openPage, type Running, startServer } from '../harness.ts';
 import { addPart, addPiece, finish, liveToEnd, openWith, stepsSaid, Verdicts } from './living.ts';
 
 /** Job 09: new panels for a ship’s oil stove; the burner and its tank are no work for a hobby bench. */
@@ -54,10 +54,24 @@ describe('job 09', () => {
     const refused = page.getByLabel('Parts', { exact: true }).getByRole('listitem').filter({ hasText: 'Burner with its tank' }).first();
     said.holds('1 (ruin)', `${(await refused.textContent()) ?? ''}; ${steps.length} steps of the panels keep their dates`);
 
-    const lived = await liveToEnd(browser, server, piece);
+    // The first stay ends before anything guards the panels: what was bared lies open over two nights.
+    const begun = await liveToEnd(browser, server, piece, { until: (title) => /Inspect, clean|Phosphoric metal prep/.test(title) });
+    expect(begun.some(({ title }) => /Sand with|Brush/.test(title))).toBe(true);
+    moveTo(new Date(momentMs() + 2 * 86_400_000).toISOString());
+    await server.stop();
+    await server.restart();
+    const opened = await openPage(browser, `${piece}/finish`);
+    const found = opened.page.getByText(/was left bright for .* it has rusted meanwhile/).first();
+    await found.waitFor();
+    const again = (await stepsSaid(opened.page, piece)).find((step) => /Rub the flash rust off/.test(step));
+    expect(again).toBeDefined();
+    said.holds('2 (ruin), left bright over a night', `${again}; ${(await found.textContent()) ?? ''}`);
+    await opened.context.close();
+
+    const lived = [...begun, ...(await liveToEnd(browser, server, piece))];
     const told = lived.map(({ at, title }) => `${at} ${title}`);
     const day = (step: string) => step.slice(0, 10);
-    const bared = told.findLastIndex((step) => /:\d\d (Sand with|Brush|Strip)/.test(step));
+    const bared = told.findLastIndex((step) => /:\d\d (Sand with|Brush|Strip|Rub)/.test(step));
     const kept = told.findIndex((step, index) => index > bared && /Phosphoric metal prep|[Cc]oat 1/.test(step));
     expect(kept, told.join('\n')).toBeGreaterThan(-1);
     // Bare steel and what keeps it are of one stay; after metal prep nothing is sanded any more.

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { dayAhead, launchBrowser, openPage, type Running, startServer } from '../harness.ts';
+import { dayAhead, launchBrowser, momentMs, moveTo, openPage, type Running, startServer } from '../harness.ts';
 import { addPiece, addStep, daysOf, finish, liveToEnd, openWith, placeOf, stepsSaid, Verdicts } from './living.ts';
 
 /** Job 05: a die-cast wheel loader in a friend's own livery. */
@@ -75,6 +75,11 @@ describe('job 05', () => {
     await decal.getByLabel('there is a spare').check();
     await decal.getByRole('button', { name: 'Add it' }).click();
     await page.getByLabel('Decals').getByText('number 12').first().waitFor();
+    await decal.getByLabel('what it shows').fill('left number');
+    await decal.getByLabel('longer side').fill('12 mm');
+    await decal.getByLabel('shorter side').fill('6 mm');
+    await decal.getByRole('button', { name: 'Add it' }).click();
+    await page.getByLabel('Decals').getByText('left number').first().waitFor();
     const dated = await stepsSaid(page, piece);
     const decalAt = placeOf(dated, /Decal number 12/);
     expect(decalAt).toBeGreaterThan(-1);
@@ -104,7 +109,31 @@ describe('job 05', () => {
     await page.goto(`${piece}/finish`);
     await parcels.getByRole('button', { name: 'it is here' }).click();
 
-    const lived = (await liveToEnd(browser, server, piece)).map(({ at, title }) => `${at} ${title}`);
+    const toDecal = await liveToEnd(browser, server, piece, { until: (title) => /Decal left number/.test(title) });
+    expect(toDecal.at(-1)?.title).toMatch(/Decal number 12/);
+    const torn = await openPage(browser, `${server.url}/bench`);
+    await torn.page.getByRole('button', { name: /^Trouble/ }).click();
+    const notServed = torn.page.getByText(/The spare there is belongs to number 12: it does not serve here/);
+    await notServed.waitFor();
+    const why = (await notServed.textContent()) ?? '';
+    await torn.page.getByLabel('Another comes in, days').fill('6');
+    await torn.page.getByRole('button', { name: 'It tore: order another' }).click();
+    await torn.page
+      .getByText(/tore: another comes in 6 days/)
+      .first()
+      .waitFor();
+    await torn.page.goto(`${piece}/dates`);
+    const again = await daysOf(torn.page, piece, [/Decal left number/, /Coat 1 of \d, clear/]);
+    expect(again[0] - Math.floor(momentMs() / 86_400_000)).toBeGreaterThanOrEqual(6);
+    expect(again[1]).toBeGreaterThan(again[0]);
+    said.holds('6 (order), the spare of the other side', `${why}; decal and clear on days ${again}`);
+    moveTo(new Date(again[0] * 86_400_000 + 12 * 3_600_000).toISOString());
+    await server.stop();
+    await server.restart();
+    await torn.page.goto(`${piece}/finish`);
+    await torn.page.getByLabel('Parcels').getByRole('button', { name: 'it is here' }).click();
+    await torn.context.close();
+    const lived = [...toDecal, ...(await liveToEnd(browser, server, piece))].map(({ at, title }) => `${at} ${title}`);
     const livedAt = (words: RegExp) => placeOf(lived, words);
     const coatsDone = lived.flatMap((step, index) => (/Coat \d of \d/.test(step) ? [index] : []));
     expect(livedAt(/Photograph/)).toBe(0);
@@ -114,7 +143,7 @@ describe('job 05', () => {
     expect(livedAt(/Glue the hand-rail/)).toBeLessThan(lived.findIndex((step) => /Coat 1 of \d, clear/.test(step)));
     expect(livedAt(/Slide the tyres on/)).toBeGreaterThan(coatsDone.at(-1) ?? Number.NaN);
     const clearAt = lived.find((step) => /Coat 1 of \d, clear/.test(step)) ?? '';
-    const decalDone = lived[livedAt(/Decal number 12/)] ?? '';
+    const decalDone = lived[livedAt(/Decal left number/)] ?? '';
     expect(Date.parse(`${clearAt.slice(0, 16)}Z`) - Date.parse(`${decalDone.slice(0, 16)}Z`)).toBeGreaterThanOrEqual(86_000_000);
     said.holds('6 (order), a full day between decal and clear', `${decalDone} … ${clearAt}`);
     await finish(page, piece);

@@ -71,17 +71,46 @@ export function useSaving() {
 export function saveFact<C extends Collection>(collection: C, value: FactOf<C>, said?: string): Promise<boolean> {
   // Taken before the turn comes: by then the screen may show an answer this edit knew nothing of.
   const base = factIn(shown, collection, value.id);
-  return inTurn(`${collection}/${value.id}`, async () => {
+  return saveInTurn(collection, value.id, async () => {
+    const fact = await settled(collection, base, value);
+    return fact && { fact, said };
+  });
+}
+
+/** A fact as an edit has it, and what is said of it. */
+export type Edited<T> = { readonly fact: T; readonly said: string };
+
+/**
+ * Edits a fact as it stands when the edit’s turn comes, with every press before it: of presses quicker than the screen none is lost
+ * and none is taken back. True when the server has it; an edit that comes to nothing is no edit.
+ */
+export function editFact<C extends Collection>(
+  collection: C,
+  id: string,
+  edit: (newest: FactOf<C>, facts: Facts) => Edited<FactOf<C>> | null,
+): Promise<boolean> {
+  return saveInTurn(collection, id, async () => {
+    const facts = workshopApi.endpoints.workshop.select()(store.getState()).data?.facts;
+    const newest = factIn(facts, collection, id);
+    return facts && newest ? edit(newest, facts) : null;
+  });
+}
+
+type ToSave<T> = { readonly fact: T; readonly said?: string | undefined };
+
+function saveInTurn<C extends Collection>(collection: C, id: string, made: () => Promise<ToSave<FactOf<C>> | null>): Promise<boolean> {
+  return inTurn(`${collection}/${id}`, async () => {
     for (let tries = 0; ; tries++) {
-      const fact = await settled(collection, base, value);
-      if (fact === null) return false;
-      const revision = currentRevision(collection, value.id);
+      const own = await made();
+      if (own === null) return false;
+      const { fact, said } = own;
+      const revision = currentRevision(collection, id);
       try {
         const answer = await store
           .dispatch(workshopApi.endpoints.putFact.initiate({ collection, value: fact, revision } as Write))
           .unwrap();
         noteSaved(collection, fact, answer.revision);
-        if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, value.id, answer.revision) } });
+        if (said) toast(said, { action: { label: 'Undo', onClick: () => void undo(collection, id, answer.revision) } });
         return true;
       } catch (error) {
         if (tries < MOST_TRIES && (error as { status?: unknown }).status === STALE) {

@@ -1,4 +1,4 @@
-import { type Part, type Picture, type Piece, withZone, type Zone } from '#core/facts/index';
+import { type Facts, type Part, type Picture, type Piece, withZone, type Zone } from '#core/facts/index';
 import { admissible, letGo } from '#core/admission/index';
 import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { sendPicture } from '../../api/pictures.ts';
 import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
 import { newId } from '../../app/writing/newId.ts';
-import { useSaving } from '../../app/writing/useFacts.ts';
+import { editFact, useSaving } from '../../app/writing/useFacts.ts';
 
 /** A piece with one of its parts changed. */
 export function withPart(piece: Piece, partId: string, change: Partial<Part>): Piece {
@@ -27,12 +27,32 @@ export function usePieceSave(): (piece: Piece, said?: string) => Promise<boolean
   const { facts } = usePlan();
   return useCallback(
     (changed, said) => {
-      const before = facts.pieces.find(({ id }) => id === changed.id);
-      const { piece, moved } = letGo(admissible(changed, facts), before, facts);
+      const { piece, moved } = kept(changed, facts);
       return save('pieces', piece, said && [said, ...moved].join(' '));
     },
     [save, facts],
   );
+}
+
+function kept(changed: Piece, facts: Facts) {
+  return letGo(
+    admissible(changed, facts),
+    facts.pieces.find(({ id }) => id === changed.id),
+    facts,
+  );
+}
+
+/** What an edit makes of a piece as it stands, and what is said of it; null where it comes to nothing. */
+export type PieceEdit = (piece: Piece) => { readonly piece: Piece; readonly said: string } | null;
+
+/** Edits a piece as it stands when the edit’s turn comes: three quick presses are three. */
+export function editPiece(pieceId: string, edit: PieceEdit): Promise<boolean> {
+  return editFact('pieces', pieceId, (newest, facts) => {
+    const edited = edit(newest);
+    if (!edited) return null;
+    const { piece, moved } = kept(edited.piece, facts);
+    return { fact: piece, said: [edited.said, ...moved].join(' ') };
+  });
 }
 
 /** Sends a picture and keeps it with the piece; what the server says against it is shown and nothing is changed. */

@@ -1,10 +1,9 @@
-import { hasPaintedZone, type Layer, type Part } from '#core/facts/index';
+import { type Facts, hasPaintedZone, type Layer, type Part, type Piece } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
 import { onTheirGrounds } from './looks/onTheirGrounds.ts';
 import { counted, sentences } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { Why } from '../../../views/Why.tsx';
 import { AddLayer, type LayerPlace } from './AddLayer.tsx';
@@ -23,6 +22,7 @@ import { Tiles } from './boards/Tiles.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { LayerList } from './LayerList.tsx';
 import { GuessMark, settled } from '../GuessMark.tsx';
+import { editPiece, usePieceSave } from '../pieceChanges.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
 import { isTile } from '#core/plan/index';
 import { isPlanned } from '#core/safety/index';
@@ -33,7 +33,7 @@ const RANK = { sits: 0, care: 1, stop: 2 } as const;
 /** The coat stack of a part: drawn to scale, judged joint by joint, edited where it stands. */
 export function Coats({ piece, view }: SectionProps) {
   const { facts } = usePlan();
-  const { save } = useSaving();
+  const save = usePieceSave();
   const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
   const { part: stored, parts, choose } = usePart(piece, (own) => isPlanned(own) && hasPaintedZone(own));
@@ -52,19 +52,16 @@ export function Coats({ piece, view }: SectionProps) {
     return own ? [{ layerId: layer.id, verdict: own.joint.verdict, laid: own.laid }] : [];
   });
   const saveLayers = (wished: Layer[], said: string) => {
-    const guessed = piece.guesses.includes(`coats:${part.id}`);
-    const { layers, note } = onTheirGrounds(part.layers, wished, facts, guessed);
-    // Only a person's own count of coats settles the guess.
-    const countedByHand = wished.some((layer) => part.layers.some((own) => own.id === layer.id && own.coats !== layer.coats));
-    void save(
-      'pieces',
-      {
-        ...(countedByHand ? settled(piece, `coats:${part.id}`) : piece),
-        parts: piece.parts.map((own) => (own.id === part.id ? { ...own, layers, colourOrder: undefined } : own)),
-      },
-      note ? `${said} ${note}` : said,
-    );
+    const { piece: changed, said: told } = withLayers(piece, part, wished, said, facts);
+    void save(changed, told);
   };
+  /** Presses in the list are counted one by one, however quick: each changes the layers that the one before it left. */
+  const editLayers = (edit: (layers: readonly Layer[]) => Layer[], said: string) =>
+    void editPiece(piece.id, (now) => {
+      const own = now.parts.find(({ id }) => id === part.id);
+      const standing = own && dividedPart(own);
+      return standing ? withLayers(now, standing, edit(standing.layers), said, facts) : null;
+    });
   const laidIds = new Set(stack.layers.filter((layer) => layer.laidCoats > 0).map((layer) => layer.layerId));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_340px]">
@@ -94,7 +91,7 @@ export function Coats({ piece, view }: SectionProps) {
         {part.layers.length > 0 && (
           <CoatStack stack={stack} part={part} marks={marks} chosen={chosen ?? shown?.layerId ?? null} onChoose={setChosen} />
         )}
-        <LayerList piece={piece} part={part} stack={stack} laidIds={laidIds} onChange={saveLayers} onChoose={setChosen} />
+        <LayerList piece={piece} part={part} stack={stack} laidIds={laidIds} onEdit={editLayers} onChoose={setChosen} />
         <BetweenLayers
           pieceId={piece.id}
           part={part}
@@ -162,4 +159,18 @@ function placeFor(at: LayerPlace, part: Part, stack: StackView): number {
   if (at === 'top') return part.layers.length;
   const lastOpaque = part.layers.findLastIndex(({ id }) => view(id)?.role !== 'clear') + 1;
   return Math.max(laid, lastOpaque);
+}
+
+/** A piece with other layers on one part, each with the coats it takes on its ground; only a person’s own count settles the guess. */
+function withLayers(piece: Piece, part: Part, wished: Layer[], said: string, facts: Facts): { piece: Piece; said: string } {
+  const guess = `coats:${part.id}`;
+  const { layers, note } = onTheirGrounds(part.layers, wished, facts, piece.guesses.includes(guess));
+  const countedByHand = wished.some((layer) => part.layers.some((own) => own.id === layer.id && own.coats !== layer.coats));
+  return {
+    piece: {
+      ...(countedByHand ? settled(piece, guess) : piece),
+      parts: piece.parts.map((own) => (own.id === part.id ? { ...own, layers, colourOrder: undefined } : own)),
+    },
+    said: note ? `${said} ${note}` : said,
+  };
 }

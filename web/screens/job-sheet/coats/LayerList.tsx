@@ -14,11 +14,12 @@ import {
 } from '@dnd-kit/core';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { CopyPlus, GripVertical, Minus, Plus, Trash2 } from 'lucide-react';
+import { CopyPlus, GripVertical, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
 import { newId } from '../../../app/writing/newId.ts';
 import { Why } from '../../../views/Why.tsx';
 import { PaintStrip } from '../../../views/drawn/paint.tsx';
+import { Stepper } from '../../../views/fields/Stepper.tsx';
 import { WhereOn } from '../../../views/WhereOn.tsx';
 import { type AnyColour, AnyPaint, wantedOf } from './choosing/AnyPaint.tsx';
 import { LayerOptions } from './LayerOptions.tsx';
@@ -33,14 +34,14 @@ export function LayerList({
   piece,
   stack,
   laidIds,
-  onChange,
+  onEdit,
   onChoose,
 }: {
   part: Part;
   piece: Piece;
   stack: StackView;
   laidIds: ReadonlySet<string>;
-  onChange: (layers: Layer[], said: string) => void;
+  onEdit: (edit: (layers: readonly Layer[]) => Layer[], said: string) => void;
   onChoose: (id: string) => void;
 }) {
   const sensors = useSensors(
@@ -56,13 +57,11 @@ export function LayerList({
     const firstFree = moved.findIndex((layer) => !laidIds.has(layer.id));
     if (firstFree >= 0 && moved.slice(firstFree).some((layer) => laidIds.has(layer.id)))
       return void toast('What is laid stays below: nothing can go under it any more.');
-    onChange(moved, 'Swapped.');
+    const order = moved.map(({ id }) => id);
+    onEdit((layers) => [...layers].sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id)), 'Swapped.');
   };
   const change = (layer: Layer, fields: Partial<Layer>, said: string) =>
-    onChange(
-      part.layers.map((own) => (own.id === layer.id ? { ...own, ...fields } : own)),
-      said,
-    );
+    onEdit((layers) => layers.map((own) => (own.id === layer.id ? { ...own, ...fields } : own)), said);
   if (part.layers.length === 0) return null;
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move} accessibility={{ announcements: spoken(stack) }}>
@@ -78,7 +77,7 @@ export function LayerList({
               laid={laidIds.has(layer.id)}
               zones={part.zones.filter((zone) => zone.bare === undefined)}
               onCovers={(covers) => change(layer, { covers }, 'The plan has moved.')}
-              onRepeat={() => onChange([...part.layers, { ...layer, id: newId() }], 'Repeated on top.')}
+              onRepeat={() => onEdit((layers) => [...layers, { ...layer, id: newId() }], 'Repeated on top.')}
               onChoose={() => onChoose(layer.id)}
               onCoats={(coats) => change(layer, { coats }, `${counted(coats, 'coat')}.`)}
               onPaint={(product) => change(layer, { productId: product.id, wanted: undefined }, `${product.name} instead.`)}
@@ -90,12 +89,7 @@ export function LayerList({
                 )
               }
               onOptions={(fields, said) => change(layer, fields, said)}
-              onRemove={() =>
-                onChange(
-                  part.layers.filter((own) => own.id !== layer.id),
-                  'Layer taken out.',
-                )
-              }
+              onRemove={() => onEdit((layers) => layers.filter((own) => own.id !== layer.id), 'Layer taken out.')}
             />
           ))}
         </ul>
@@ -114,6 +108,8 @@ function spoken(stack: StackView): Announcements {
     onDragCancel: ({ active }) => `${name(active.id)} is put back.`,
   };
 }
+
+const MOST_COATS = 12;
 
 type RowProps = {
   layer: Layer;
@@ -236,34 +232,23 @@ function LayerRow({
         )}
       </span>
       <span className="col-span-3 flex flex-wrap items-center justify-between gap-x-1 sm:contents">
-        <span className="flex items-center">
-          <button
-            type="button"
-            className="grid size-9 place-items-center disabled:opacity-30"
-            aria-label={`Fewer coats of ${name}`}
-            disabled={layer.coats <= Math.max(1, least)}
-            onClick={() => onCoats(layer.coats - 1)}
-          >
-            <Minus size={15} aria-hidden />
-          </button>
-          <span className="figure w-[62px] text-center">{counted(layer.coats, 'coat')}</span>
-          <button
-            type="button"
-            className="grid size-9 place-items-center disabled:opacity-30"
-            aria-label={`More coats of ${name}`}
-            disabled={layer.coats >= 12}
-            onClick={() => onCoats(layer.coats + 1)}
-          >
-            <Plus size={15} aria-hidden />
-          </button>
-        </span>
+        <Stepper
+          value={layer.coats}
+          least={Math.max(1, least)}
+          most={MOST_COATS}
+          fewer={`Fewer coats of ${name}`}
+          more={`More coats of ${name}`}
+          words={(coats) => counted(coats, 'coat')}
+          onChange={onCoats}
+        />
         <LayerOptions piece={piece} part={part} layer={layer} view={view} onChange={onOptions} />
         <button
           type="button"
           className="grid size-9 place-items-center"
           aria-label={`Repeat ${name} on top`}
           title="Repeat on top"
-          onClick={onRepeat}
+          // The second click of a double one is no second wish.
+          onClick={(event) => event.detail < 2 && onRepeat()}
         >
           <CopyPlus size={15} aria-hidden />
         </button>
