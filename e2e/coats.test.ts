@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { LogEvent, Part, Piece } from '#core/facts/index';
+import type { Layer, LogEvent, Part, Piece } from '#core/facts/index';
 import { newPart, newPiece } from '#core/facts/index';
 import sharp from 'sharp';
 import { keepOnly, launchBrowser, momentMs, openPage, type Running, startServer, tabTo } from './harness.ts';
@@ -150,7 +150,7 @@ describe('a stack', () => {
       await expect.poll(() => out.count()).toBe(left);
       await out.first().click();
     }
-    await expect.poll(async () => (await layers()).map(({ id }) => id)).toEqual(before.map(({ id }) => id));
+    await expect.poll(async () => (await layers()).map((layer: Layer) => layer.id)).toEqual(before.map((layer: Layer) => layer.id));
     expect(errors).toEqual([]);
     await context.close();
   });

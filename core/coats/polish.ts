@@ -43,14 +43,20 @@ function polishRefused(film: FlatQuestion): string | null {
   return flatRefused(film);
 }
 
+/** Where a layer lies in the stack; before all of them: -1. */
+function placeOf({ layers }: Part, layerId: string | null): number {
+  return layers.findIndex(({ id }) => id === layerId);
+}
+
 /** Why a zone is not polished as the part is now planned; null where it may be, or has no paint to polish. */
 export function polishWhyNot(entered: Part, zoneId: string, facts: Facts): string | null {
   const part = dividedPart(entered);
-  const top = part.layers.findLast(({ covers }) => covers === 'all' || covers.includes(zoneId));
+  const onZone = ({ covers }: Part['layers'][number]) => covers === 'all' || covers.includes(zoneId);
+  const top = part.layers.findLast(onZone);
   if (!top) return null;
   if (part.surface === 'grained') return 'Paper levels the grain: it is left as it dries.';
   const open = [...(part.decals ?? []), ...(part.details ?? [])].find(
-    (own) => own.after === top.id && standingFor(part, own.zoneId).includes(zoneId),
+    (own) => standingFor(part, own.zoneId).includes(zoneId) && !part.layers.slice(placeOf(part, own.after) + 1).some(onZone),
   );
   if (open) return `“${open.name}” lies open on it: a clear over it first, and polish the clear.`;
   return polishRefused(resolveLayer(top, facts));

@@ -23,6 +23,8 @@ export type PlannedFilm = {
   readonly placeId: string;
   readonly first: Ref;
   readonly last: Ref;
+  /** Its last coat that is in the log already, where the plan lays more on it. */
+  readonly soFar?: Ref;
   readonly coats: number;
   readonly filmUm: number;
   readonly normalUm: number;

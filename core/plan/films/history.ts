@@ -38,10 +38,10 @@ export function historyOf(facts: Facts): History {
   const dryness: EventOf<'dryness'>[] = [];
   for (const event of events) {
     if (event.kind === 'done') {
-      // Done in two tabs at once is done once: a repeat lays no second film.
-      const repeated = event.stepKeys.every((key) => done.has(key));
+      // Done in two tabs, or entered once more with another time, it is done once: the later word lays the film.
+      const before = new Set(event.stepKeys.flatMap((key) => done.get(key)?.event.id ?? []));
       for (const key of event.stepKeys) done.set(key, { at: toMinute(event.at), event });
-      if (event.coat && !repeated) layCoat(coats, event, event.coat);
+      if (event.coat) layCoat(coats, event, event.coat, before);
     } else if (event.kind === 'wait') for (const key of event.stepKeys) notBefore.set(key, toMinute(event.until));
     else if (event.kind === 'trouble') troubles.push(event);
     else if (event.kind === 'dryness') dryness.push(event);
@@ -78,11 +78,13 @@ function ofPart<K extends 'stripped' | 'patch' | 'failed-check' | 'treated' | 'w
   );
 }
 
-function layCoat(coats: Map<string, Coat[]>, event: DoneEvent, coat: LaidCoat): void {
+/** @param instead entries of the same coat that this one takes the place of */
+function layCoat(coats: Map<string, Coat[]>, event: DoneEvent, coat: LaidCoat, instead: ReadonlySet<string>): void {
   for (const { partId, zoneIds } of event.on) {
     for (const zoneId of zoneIds) {
       const key = `${event.pieceId} ${partId} ${zoneId}`;
-      coats.set(key, [...(coats.get(key) ?? []), { ...coat, at: toMinute(event.at), eventId: event.id, ...doubtOf(event) }]);
+      const others = (coats.get(key) ?? []).filter(({ eventId }) => !instead.has(eventId));
+      coats.set(key, [...others, { ...coat, at: toMinute(event.at), eventId: event.id, ...doubtOf(event) }]);
     }
   }
 }

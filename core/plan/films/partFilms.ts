@@ -54,6 +54,7 @@ export class PartFilms {
         films[films.length - 1] = {
           ...top,
           last: ref,
+          ...('at' in top.last ? { soFar: top.last } : {}),
           coats: top.coats + 1,
           filmUm: top.filmUm + filmUm,
           observed: undefined,

@@ -201,9 +201,13 @@ export const extrasInWindow: Rule = (scene) => {
     const { opens, shuts, clearShuts } = state.films.times(films);
     const shut = Math.min(shuts ?? Number.POSITIVE_INFINITY, clearShuts ?? Number.POSITIVE_INFINITY);
     const goesOnOpen = film.resolved.family === 'candy' || film.resolved.role === 'metallic';
+    // A film that the next coat does not go on waits for nothing.
+    const waits = next.on.some(({ zoneIds }) =>
+      zoneIds.some((zone) => state.films.on(zone).at(-1)?.resolved.layer.id === film.resolved.layer.id),
+    );
     const short = goesOnOpen || shut - (opens ?? film.last) <= SHORT_WINDOW;
     const runs = start < shut && next.placed !== null && next.placed.start <= shut;
-    if (!short || !runs || familyDrying(film.resolved.family).coatUntil === null) return [];
+    if (!waits || !short || !runs || familyDrying(film.resolved.family).coatUntil === null) return [];
     return [
       {
         rule: 'extras-in-window',

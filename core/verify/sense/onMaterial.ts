@@ -220,6 +220,8 @@ export const bareSteel: Rule = (scene) => {
       rule: 'bare-steel',
       because: `The steel lies bright for ${durationText(start - bared.placed.end)} before “${step.title}”: it rusts meanwhile.`,
       mend: { text: 'Metal prep in the same stay, or the first coat.' },
+      // A step of one’s own that stands behind the metal prep bares it again.
+      ...(bared.stage === 'task' ? { chosenBy: 'person' as const } : {}),
     },
   ];
 };

@@ -174,7 +174,8 @@ function addSanding(chain: StepChain, context: PlanContext, keeps: boolean, rust
       hazards,
       because: sentences(surface.start.because, surface.rungs.length > 1 ? 'Each paper is at most about twice as fine as the last' : ''),
       supplies: papers(grits, size),
-      treatment: `prep ${keeps ? 'scuff' : 'sand'} ${grits.join(' ')}`,
+      // What is sanded wet for its dust or its metal is no row with what is sanded dry.
+      treatment: `prep ${keeps ? 'scuff' : wet ? 'wet sand' : 'sand'} ${grits.join(' ')}`,
     },
     rust.before(),
     keeps ? undefined : rust.between,

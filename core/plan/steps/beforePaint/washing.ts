@@ -85,13 +85,16 @@ function addWipe(chain: StepChain, dryFirst: readonly Constraint[]): void {
 function addOnlyWash(chain: StepChain): void {
   const { part } = chain.of;
   const what = { clear: 'glazing', plated: 'plating', printed: 'printing' }[staysOf(part) ?? 'clear'];
+  // What stays on wood, a printed face, bears the cleaner no better than the wood bears water.
+  const dry = part.material === 'wood';
   chain.add({
     stage: 'wash',
-    title: `Wash the ${what}, nothing else`,
+    ...(dry ? { acts: ['handle'] as const } : {}),
+    title: `${dry ? 'Dust' : 'Wash'} the ${what}, nothing else`,
     minutes: workMinutes(WASH_AT_100CM2, workSize(part), 'wash'),
     setup: WASH_SETUP_MINUTES,
-    detail: 'lukewarm water, a drop of detergent, a soft brush; pat dry',
+    detail: dry ? 'a soft, dry brush with the grain: wood takes no water' : 'lukewarm water, a drop of detergent, a soft brush; pat dry',
     because: sentences('it stays as it is', 'paper, filler, solvent or a bath would be its end'),
-    treatment: `wash the ${what}`,
+    treatment: `${dry ? 'dust' : 'wash'} the ${what}`,
   });
 }

@@ -100,5 +100,9 @@ function isOfLayer(step: Step, part: Part, piece: Piece, layerId: string): boole
 /** The topmost film of each zone when a task's turn comes: laid already, or by steps before it. */
 export function filmsAt({ own: { steps, films }, at }: Slot): readonly PlannedFilm[] {
   const later = new Set(steps.slice(at).flatMap(({ coat }) => (coat ? [coat.layerId] : [])));
-  return films.flatMap((zone) => zone.findLast(({ layerId }) => !later.has(layerId)) ?? []);
+  return films.flatMap((zone) => {
+    const film = zone.findLast(({ layerId, soFar }) => soFar !== undefined || !later.has(layerId));
+    if (!film) return [];
+    return film.soFar && later.has(film.layerId) ? [{ ...film, last: film.soFar }] : [film];
+  });
 }
