@@ -67,7 +67,10 @@ describe('the shelf', () => {
       { id: 'w', at: toIso(NOW - 50), kind: 'weighed', canId: 'a', leftMl: 120 },
       coat('d', 20),
     ];
-    expect(shelfCans(facts({ cans: [can('a', 300)], events }))[0]).toMatchObject({ leftMl: 100, source: 'own' });
+    expect(shelfCans(facts({ cans: [can('a', 300)], events }))[0]).toMatchObject({ leftMl: 100, source: 'own', known: 'weighed' });
+    const seen = events.map((event) => (event.kind === 'weighed' ? { ...event, by: 'eye' as const } : event));
+    expect(shelfCans(facts({ cans: [can('a', 300)], events: seen }))[0]).toMatchObject({ leftMl: 100, known: 'by eye' });
+    expect(shelfCans(facts({ cans: [can('a', 300)], events: [] }))[0]).toMatchObject({ known: 'reckoned' });
   });
   it('grows by what was bought, one can a count, and falls again when the purchase is undone', () => {
     const bought: LogEvent = { id: 'b', at: toIso(NOW), kind: 'bought', productId: product, packMl: 400, count: 2, paid: 1600 };

@@ -16,6 +16,8 @@ export type ShelfCan = {
   readonly usedAt: Minute | null;
   readonly paid: number;
   readonly source: 'own' | 'default';
+  /** How it is known what is left. */
+  readonly known: 'weighed' | 'by eye' | 'reckoned';
 };
 
 /** Paint that curdled, dried up, was spilt or came out the wrong colour. */
@@ -41,6 +43,7 @@ export function shelfCans(facts: Facts): ShelfCan[] {
     usedAt,
     paid,
     source: weighed ? 'own' : 'default',
+    known: weighed ? (weighed.by === 'eye' ? 'by eye' : 'weighed') : 'reckoned',
   }));
 }
 
@@ -104,7 +107,7 @@ function entryOf(can: Can, events: readonly LogEvent[]): Entry {
     left: weighed ? weighed.leftMl : can.leftMl,
     held: can.packMl,
     since: toMinute(weighed ? weighed.at : can.leftAt),
-    weighed: weighed !== null,
+    weighed,
     opened: can.opened,
     openedAt: can.openedOn === undefined ? null : noonOf(can.openedOn),
     usedAt: null,
@@ -170,7 +173,8 @@ type Entry = {
   /** What it holds when full, mL: a jar grows by what is poured into it. */
   held: number;
   readonly since: Minute;
-  readonly weighed: boolean;
+  /** The last time somebody looked or weighed; null: never. */
+  readonly weighed: EventOf<'weighed'> | null;
   opened: boolean;
   openedAt: Minute | null;
   usedAt: Minute | null;

@@ -265,7 +265,13 @@ export const eventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('amend'), amends: idSchema, to: momentSchema, minutes: tookSchema.optional() }),
   /** A row of stock counted again. */
   z.strictObject({ ...head, kind: z.literal('counted'), stockId: idSchema, left: z.number().min(0).max(100_000) }),
-  z.strictObject({ ...head, kind: z.literal('weighed'), canId: canIdSchema, leftMl: z.number().min(0).max(20_000) }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('weighed'),
+    canId: canIdSchema,
+    leftMl: z.number().min(0).max(20_000),
+    by: z.enum(['eye', 'scale']).optional(),
+  }),
   z.strictObject({
     ...head,
     kind: z.literal('note'),

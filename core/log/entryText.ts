@@ -122,7 +122,7 @@ export function entryText(event: LogEvent, facts: Facts, words: EntryWords): { r
       return { what: `${event.when === 'wet' ? 'Wet' : 'Dried down'} it looks ${event.looks}`, who: `${name}, ${parts([event.partId])}` };
     case 'weighed':
       return {
-        what: `Weighed: ${words.volume(event.leftMl)} left`,
+        what: `${event.by === 'eye' ? 'Seen by eye' : 'Weighed'}: ${words.volume(event.leftMl)} left`,
         who: paintInCan(event.canId, facts),
       };
     case 'inspected':

@@ -4,6 +4,7 @@ export {
   formatMoney,
   formatQuantity,
   typedQuantity,
+  parseAmount,
   parseMix,
   parseNumber,
   parseQuantity,

@@ -65,6 +65,31 @@ export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: 
   return { ok: true, value: (amount + (scale.offset ?? 0)) * scale.factor };
 }
 
+/** Units that amounts are kept in, each with how it is measured, or counted by its own word. */
+const MEASURED: Readonly<Record<string, { readonly dimension: Dimension; readonly unit: string; readonly factor: number }>> = {
+  mL: { dimension: 'volume', unit: 'ml', factor: 1 },
+  g: { dimension: 'mass', unit: 'g', factor: 1 },
+  m: { dimension: 'length', unit: 'm', factor: 0.001 },
+};
+
+/**
+ * An amount in the unit it is kept in: a bare number, or with a unit that turns into it. Another kind of unit is refused, never
+ * left out of sight: 60 g are no 60 mL.
+ */
+export function parseAmount(text: string, unit: string): Parsed {
+  const measured = MEASURED[unit];
+  if (measured) {
+    const read = parseQuantity(text, measured.dimension, measured.unit);
+    return read.ok ? { ok: true, value: read.value * measured.factor } : read;
+  }
+  const match = /^\s*([-+]?[\d.,/\s]*\d)\s*([^\d]*)$/u.exec(spelledOut(text));
+  const amount = match && parseNumber(match[1]);
+  if (!match || amount === null) return { ok: false, mend: `Type a number, such as 4 or 4 ${unit}.` };
+  const said = match[2].trim().toLowerCase();
+  const own = said === '' || said === unit || said === `${unit}s`;
+  return own ? { ok: true, value: amount } : { ok: false, mend: `It is counted by the ${unit} here, not in “${match[2].trim()}”.` };
+}
+
 /** "4¾" as "4 3/4": a fraction that is one sign becomes the two numbers it stands for. */
 function spelledOut(text: string): string {
   return text.replace(/[¼-¾⅓-⅞]/g, (sign) => ` ${sign.normalize('NFKC').replace('\u2044', '/')}`);

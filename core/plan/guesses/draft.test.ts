@@ -62,6 +62,23 @@ describe('a piece drafted from a few answers', () => {
       expect(result.pieces[0].money.total).toBeGreaterThan(0);
     });
   }
+  it('keeps every colour that was picked, whatever the piece looks like', () => {
+    const three = ['#e6dcc0', '#1d4b78', '#c23a2a'].map((hex, index) => ({ name: `colour ${index}`, hex }));
+    for (const looksLike of looksLikeSchema.options) {
+      const { piece } = draft({ colours: three, looksLike });
+      const names = new Set(
+        piece.parts.flatMap(({ layers }) => layers.flatMap(({ wanted, productId }) => wanted?.name ?? productId ?? [])),
+      );
+      expect([looksLike, three.filter(({ name }) => !names.has(name))]).toEqual([looksLike, []]);
+      expect(pieceSchema.safeParse(piece).error?.issues ?? []).toEqual([]);
+    }
+    const panel = draft({ colours: three, looksLike: 'large-panel' }).piece.parts[0];
+    expect(panel.zones.map(({ name }) => name)).toEqual(['Upper', 'Middle', 'Lower']);
+    expect(panel.edges).toHaveLength(2);
+    const whole = draft({ colours: three.slice(0, 1), looksLike: 'large-panel' }).piece.parts[0];
+    const area = (faces: typeof panel.faces) => faces.reduce((sum, face) => sum + (face.longMm ?? 0) * (face.shortMm ?? 0) * face.count, 0);
+    expect(Math.abs(area(panel.faces) / area(whole.faces) - 1)).toBeLessThan(0.01);
+  });
   it('divides the main part between two colours, with a tape line', () => {
     const { piece } = draft();
     expect(piece.parts[0].zones.map((zone) => zone.name)).toEqual(['Upper', 'Lower']);

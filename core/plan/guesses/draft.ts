@@ -56,10 +56,11 @@ export function draftPiece(
   const parts: Part[] = [];
   const guesses: string[] = ['lead'];
   let pegs = pegsTaken;
-  for (const draft of TEMPLATES[answers.looksLike](answers.longestMm)) {
+  const drafts = TEMPLATES[answers.looksLike](answers.longestMm);
+  for (const draft of drafts) {
     const peg = freePeg(pegs);
     if (peg !== null) pegs = [...pegs, peg];
-    const part = laidFlat(draftPart(draft, answers, newId, peg), newId, toIso(now));
+    const part = laidFlat(draftPart(draft, coloursOf(draft, drafts, answers), answers, newId, peg), newId, toIso(now));
     parts.push(part);
     guesses.push(`material:${part.id}`, `size:${part.id}`);
     if (answers.whereNow === 'untouched' && part.zones.some((zone) => zone.bare === undefined)) guesses.push(`finish:${part.id}`);
@@ -95,22 +96,28 @@ function freePeg(taken: readonly number[]): number | null {
   return null;
 }
 
-function draftPart(draft: PartDraft, answers: QuickAnswers, newId: () => string, peg: number | null): Part {
-  const divided = draft.main === true && answers.colours.length > 1;
-  const upper: Zone = { id: newId(), name: divided ? 'Upper' : 'All over', ...(draft.bare ? { bare: draft.bare } : {}) };
-  const lower: Zone = { id: newId(), name: 'Lower' };
-  const zones = divided ? [upper, lower] : [upper];
+/** The main part takes two colours and the others the last; a part that has nobody to give it to takes all of them. */
+function coloursOf(draft: PartDraft, drafts: readonly PartDraft[], { colours }: QuickAnswers): NamedColours {
+  const named = colours.length > 0 ? colours : [NO_COLOUR];
+  if (!draft.main) return named.slice(-1);
+  return drafts.some((other) => !other.main && !other.bare) ? named.slice(0, 2) : named;
+}
+
+type NamedColours = readonly { readonly name: string; readonly hex: string }[];
+
+/** Zones of a part, top to bottom, by how many colours it takes. */
+const ZONE_NAMES: readonly (readonly string[])[] = [['All over'], ['Upper', 'Lower'], ['Upper', 'Middle', 'Lower']];
+
+function draftPart(draft: PartDraft, colours: NamedColours, answers: QuickAnswers, newId: () => string, peg: number | null): Part {
+  const names = ZONE_NAMES[draft.main ? Math.min(colours.length, ZONE_NAMES.length) - 1 : 0];
+  const zones = names.map((name): Zone => ({ id: newId(), name, ...(draft.bare ? { bare: draft.bare } : {}) }));
   const faces: Face[] = draft.faces.flatMap((face) => {
-    if (!divided) return [{ ...face, id: newId(), zoneId: upper.id }];
-    const half = { ...face, shortMm: Math.max(0.1, Math.round(face.shortMm * 5) / 10) };
-    return [
-      { ...half, id: newId(), zoneId: upper.id },
-      { ...half, id: newId(), zoneId: lower.id },
-    ];
+    if (zones.length === 1) return [{ ...face, id: newId(), zoneId: zones[0].id }];
+    const slice = { ...face, shortMm: Math.max(0.1, Math.round((face.shortMm * 10) / zones.length) / 10) };
+    return zones.map(({ id }) => ({ ...slice, id: newId(), zoneId: id }));
   });
-  const edges: Edge[] = divided
-    ? [{ a: upper.id, b: lower.id, mm: Math.min(5000, Math.round(2.8 * answers.longestMm)), curve: 'gentle' }]
-    : [];
+  const mm = Math.min(5000, Math.round(2.8 * answers.longestMm));
+  const edges = zones.slice(1).map((zone, index): Edge => ({ a: zones[index].id, b: zone.id, mm, curve: 'gentle' }));
   return {
     id: newId(),
     name: draft.name,
@@ -124,16 +131,13 @@ function draftPart(draft: PartDraft, answers: QuickAnswers, newId: () => string,
     faces,
     edges,
     pegs: peg === null ? [] : [peg],
-    layers: draft.bare ? [] : draftLayers(draft, answers, zones, newId),
+    layers: draft.bare ? [] : draftLayers(draft, colours, answers, zones, newId),
   };
 }
 
-/** A main part takes the first two colours, the others the last. */
-function draftLayers(draft: PartDraft, answers: QuickAnswers, zones: readonly Zone[], newId: () => string): Layer[] {
+function draftLayers(draft: PartDraft, named: NamedColours, answers: QuickAnswers, zones: readonly Zone[], newId: () => string): Layer[] {
   if (answers.aim === 'preserve') return [];
-  const named = answers.colours.length > 0 ? answers.colours : [NO_COLOUR];
-  const own = draft.main ? named.slice(0, 2) : named.slice(-1);
-  const colours = own.map((colour, index) => ({
+  const colours = named.map((colour, index) => ({
     ...namedColour(colour.hex),
     name: colour.name,
     covers: zones.length > 1 ? [zones[index].id] : ('all' as const),

@@ -2,7 +2,7 @@ import type { Recipe } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
 import { cupFor, flattenedBy, lookOf, mixedPaint, type Range } from '#core/mixing/index';
 import type { ColourUse } from '#core/plan/index';
-import { capital, counted, listed, parseNumber, toIso } from '#core/units/index';
+import { capital, counted, listed, parseNumber, parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { logEvents } from '../../app/writing/logging.ts';
 import { newId } from '../../app/writing/newId.ts';
@@ -40,7 +40,8 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
   const [otherwise, setOtherwise] = useState<Readonly<Record<string, string>> | null>(null);
   const [problem, setProblem] = useState('');
   const { busy, once } = useOneAtATime();
-  const ml = parseNumber(typedMl) ?? 0;
+  const cupSize = parseQuantity(typedMl, 'volume', 'mL');
+  const ml = cupSize.ok ? cupSize.value : 0;
   const cup = cupFor(recipe, ml > 0 ? ml : USUAL_CUP_ML, range.paints);
   const flattened = flattenedBy(cup.portions, range.paints);
   const mix = async () => {
@@ -48,6 +49,7 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
     const refused = poured
       ? refusedBecause({ ml, name, short: otherwise ? null : shortOf(cup, words.volume) })
       : 'Drops are whole, one or more; leave empty what did not go in.';
+    if (!cupSize.ok) return setProblem(`The cup: ${cupSize.mend}`);
     if (refused || !poured || poured.length === 0) return setProblem(refused ?? 'Type the drops that went in.');
     const lab = otherwise ? lookOf(poured, range.paints) : recipe.lab;
     const made = mixedPaint(

@@ -1,7 +1,7 @@
 import { DROP_ML, hexOf } from '#core/colour/index';
 import type { Product } from '#core/facts/index';
 import { type BenchPaint, benchPaints, mixedPaint, mostTint, type TintRow, tintTable } from '#core/mixing/index';
-import { parseNumber, toIso } from '#core/units/index';
+import { parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { logEvents } from '../../app/writing/logging.ts';
@@ -24,8 +24,9 @@ export function TintTable({ product }: { product: Product }) {
   const [typedMl, setTypedMl] = useState('');
   const tint = tints.find(({ id }) => id === tintId) ?? tints[0];
   if (!base) return null;
-  const ml = parseNumber(typedMl) ?? base.ml;
-  const usable = ml > 0 && ml <= base.ml;
+  const read = typedMl.trim() === '' ? null : parseQuantity(typedMl, 'volume', 'mL');
+  const ml = read?.ok ? read.value : base.ml;
+  const usable = (read === null || read.ok) && ml > 0 && ml <= base.ml;
   const most = mostTint(base);
   return (
     <section className="sheet" aria-labelledby="tint">

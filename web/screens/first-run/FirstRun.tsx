@@ -37,17 +37,20 @@ export function FirstRun() {
   const toggle = <T,>(list: readonly T[], item: T): T[] => (list.includes(item) ? list.filter((own) => own !== item) : [...list, item]);
   const open = async () => {
     setBusy(true);
+    // A place of that kind that is there already is that place: nobody has two spare rooms of one name.
+    const idOf = (kind: Place['kind']) => facts.places.find((place) => place.kind === kind)?.id ?? `place-${kind}`;
     for (const kind of new Set([spray, dry])) {
+      if (facts.places.some(({ id }) => id === idOf(kind))) continue;
       const name = PLACES.find((candidate) => candidate.kind === kind)?.name ?? kind;
-      if (!(await save('places', usualPlace(`place-${kind}`, name, kind)))) return setBusy(false);
+      if (!(await save('places', usualPlace(idOf(kind), name, kind)))) return setBusy(false);
     }
     const started: Workshop = {
       ...workshop,
       started: true,
       currency,
       hands: [...hands],
-      sprayPlaceId: `place-${spray}`,
-      dryPlaceId: `place-${dry}`,
+      sprayPlaceId: idOf(spray),
+      dryPlaceId: idOf(dry),
       freeHours: [...days].sort().map((weekday) => ({ weekday, ...(weekday >= 6 ? DAYTIME : EVENING) })),
     };
     await save('workshop', started);
@@ -101,6 +104,7 @@ export function FirstRun() {
               </button>
             ))}
           </div>
+          {hands.length === 0 && <p className="mt-3 font-[650]">Choose at least one: paint needs a hand to lay it.</p>}
           <div className="mt-4">
             <CurrencyField value={currency} onChange={setCurrency} />
           </div>

@@ -31,7 +31,8 @@ export function CanSheet({ can, product, keeping }: { can: ShelfCan; product: Pr
     <Sheet title={product.name}>
       <div className="!mt-1">
         <p className="second">
-          {words.volume(can.leftMl)} of {words.volume(can.packMl)}, {can.source === 'own' ? 'weighed' : 'reckoned from what was sprayed'}
+          {words.volume(can.leftMl)} of {words.volume(can.packMl)},{' '}
+          {can.known === 'reckoned' ? 'reckoned from what was sprayed' : can.known}
           {can.openedAt !== null && ` · open since ${words.date(can.openedAt)}`}
           {can.usedAt !== null && ` · last used ${words.date(can.usedAt)}`}
         </p>

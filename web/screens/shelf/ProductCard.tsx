@@ -105,7 +105,7 @@ function CanOnShelf({
       </button>
       <span className="figure mt-1 block">{words.volume(can.leftMl)}</span>
       <span className="second block text-small">
-        of {words.volume(can.packMl)}, {can.source === 'own' ? 'weighed' : 'reckoned'}
+        of {words.volume(can.packMl)}, {can.known}
       </span>
       {keeping.slice(0, 1).map(({ kind }) => (
         <strong key={kind} className="block text-small text-ink">

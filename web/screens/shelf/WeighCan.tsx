@@ -33,9 +33,10 @@ export function WeighCan({ can, onDone }: { can: ShelfCan; onDone: () => void })
     return left.ok ? { ok: true, value: left.ml } : left;
   };
   const keep = () => {
-    const left = typed.gross.trim() === '' ? byEye() : byScale();
+    const by = typed.gross.trim() === '' ? 'eye' : 'scale';
+    const left = by === 'eye' ? byEye() : byScale();
     if (!left.ok) return setProblem(left.mend);
-    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'weighed', canId: can.id, leftMl: left.value }]);
+    void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'weighed', canId: can.id, leftMl: left.value, by }]);
     onDone();
   };
   const field = (key: keyof typeof FRESH) => ({ value: typed[key], onText: (text: string) => setTyped({ ...typed, [key]: text }) });

@@ -1,5 +1,5 @@
 import { type Stock, type SupplyUnit, stockSchema, supplyUnitSchema } from '#core/facts/index';
-import { parseNumber } from '#core/units/index';
+import { parseAmount } from '#core/units/index';
 import { z } from 'zod';
 
 /** The unit each kind is counted in, until another is chosen. */
@@ -25,9 +25,11 @@ export const UNIT_OF: Readonly<Record<Stock['kind'], SupplyUnit>> = {
 export const stockAnswersSchema = z
   .object({ kind: stockSchema.shape.kind, spec: stockSchema.shape.spec, left: z.string(), unit: supplyUnitSchema })
   .transform(({ kind, spec, left, unit }, context) => {
-    const amount = left.trim() === '' ? undefined : parseNumber(left);
-    if (amount === null || (amount !== undefined && (amount < 0 || amount > 100_000))) {
-      context.addIssue({ code: 'custom', path: ['left'], message: 'How much is there? A number from 0, or leave it empty for some.' });
+    const read = left.trim() === '' ? null : parseAmount(left, unit);
+    const amount = read?.ok ? read.value : undefined;
+    if (read && (!read.ok || read.value < 0 || read.value > 100_000)) {
+      const message = read.ok ? 'How much is there? A number from 0, or leave it empty for some.' : read.mend;
+      context.addIssue({ code: 'custom', path: ['left'], message });
       return z.NEVER;
     }
     // A paper goes by its grit, however it was typed.

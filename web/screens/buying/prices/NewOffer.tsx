@@ -1,5 +1,5 @@
 import { type GoodsOf, goodsSchema, offerSchema } from '#core/facts/index';
-import { localMoment, parseMoney, parseNumber, parseQuantity } from '#core/units/index';
+import { localMoment, parseAmount, parseMoney, parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
@@ -104,12 +104,7 @@ type Pack = { readonly ok: true; readonly value: number } | { readonly ok: false
 function packOf({ goods }: Priced, typed: string, volume: 'mL' | 'oz'): Pack {
   if (!goods || (goods.kind === 'supply' && goods.unit === 'mL')) return parseQuantity(typed, 'volume', volume);
   if (goods.kind === 'parcel') return { ok: true, value: 1 };
-  if (goods.unit === 'm') {
-    const length = parseQuantity(typed, 'length', 'm');
-    return length.ok ? { ok: true, value: length.value / 1000 } : length;
-  }
-  const amount = parseNumber(typed.replace(/[a-zA-Z]+\s*$/, ''));
-  return amount !== null && amount > 0
-    ? { ok: true, value: amount }
-    : { ok: false, mend: `Type how many are in it, such as ${UNITS[goods.unit]}.` };
+  const amount = parseAmount(typed, goods.unit);
+  if (!amount.ok) return amount;
+  return amount.value > 0 ? amount : { ok: false, mend: `Type how many are in it, such as ${UNITS[goods.unit]}.` };
 }

@@ -2,7 +2,7 @@ import { supplyKey, supplyName } from '#core/amounts/index';
 import { asKept, shelfStock } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
 import type { PieceMoney } from '#core/plan/index';
-import { parseNumber, toIso } from '#core/units/index';
+import { parseAmount, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
@@ -62,12 +62,13 @@ function SupplyRow({ piece, line }: { piece: Piece; line: Line }) {
     <tr className="border-t border-hairline">
       <td className="py-1">{name}</td>
       <td className="text-right">
-        <AmountField label={`${name}, takes`} shown={supplyText(line.amount, line.unit)} onAmount={correct} />
+        <AmountField label={`${name}, takes`} unit={line.unit} shown={supplyText(line.amount, line.unit)} onAmount={correct} />
         {line.corrected && <span className="second block text-small">reckoned {supplyText(line.reckoned, line.unit)}</span>}
       </td>
       <td className="text-right">
         <AmountField
           label={`${name}, on the shelf`}
+          unit={line.unit}
           shown={line.owned === null ? 'some' : supplyText(line.owned, line.unit)}
           onAmount={own}
         />
@@ -81,10 +82,22 @@ function SupplyRow({ piece, line }: { piece: Piece; line: Line }) {
 }
 
 /** An amount changed where it stands; what is no amount is said and the old one stays. */
-function AmountField({ label, shown, onAmount }: { label: string; shown: string; onAmount: (amount: number) => unknown }) {
+function AmountField({
+  label,
+  unit,
+  shown,
+  onAmount,
+}: {
+  label: string;
+  unit: string;
+  shown: string;
+  onAmount: (amount: number) => unknown;
+}) {
   const [typed, setTyped] = useState<string | null>(null);
-  const amount = typed === null ? null : parseNumber(typed.replace(/[a-zA-Z]+\s*$/, ''));
-  const wrong = typed !== null && typed.trim() !== '' && (amount === null || amount < 0 || amount > 100_000);
+  const read = typed === null || typed.trim() === '' ? null : parseAmount(typed, unit);
+  const amount = read?.ok ? read.value : null;
+  const outside = amount !== null && (amount < 0 || amount > 100_000);
+  const wrong = (read !== null && !read.ok) || outside;
   const leave = () => {
     if (wrong) return;
     if (amount !== null) void onAmount(amount);
@@ -104,7 +117,7 @@ function AmountField({ label, shown, onAmount }: { label: string; shown: string;
       />
       {wrong && (
         <span role="alert" className="block text-small font-[650]">
-          Type an amount from 0, such as 4.
+          {read && !read.ok ? read.mend : 'Type an amount from 0, such as 4.'}
         </span>
       )}
     </>
