@@ -1,5 +1,5 @@
 import type { Workshop } from '#core/facts/index';
-import { freeHoursSchema } from '#core/facts/index';
+import { freeHoursSchema, withFreeHour } from '#core/facts/index';
 import { clockFigures } from '#core/units/index';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -32,7 +32,9 @@ export function WeeklyHours({
   const add = () => {
     const parsed = freeHoursSchema.safeParse({ weekday: day, from, to });
     if (!parsed.success) return void toast.error(parsed.error.issues[0].message);
-    onChange([...hours, parsed.data].sort((a, b) => a.weekday - b.weekday || a.from.localeCompare(b.from)));
+    const joined = withFreeHour(hours, parsed.data);
+    if (joined === hours) return void toast(`${DAYS[day - 1]} ${from} to ${to} is free already.`);
+    onChange([...joined]);
   };
   return (
     <>
