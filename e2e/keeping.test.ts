@@ -70,6 +70,35 @@ describe('two tabs while the server comes and goes', () => {
     await context.close();
   });
 
+  it('keep a change too, show it, and send it when the server answers', async () => {
+    const { page, context, errors } = await openPage(browser, `${server.url}/pieces/crane/coats?part=jib`);
+    type Layered = { id: string; parts: { id: string; layers: { coats: number }[] }[] };
+    const coats = async () => {
+      const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
+      const crane = (facts.pieces as Layered[]).find(({ id }) => id === 'crane');
+      return crane?.parts.find(({ id }) => id === 'jib')?.layers.at(-1)?.coats ?? Number.NaN;
+    };
+    const more = page.getByRole('button', { name: /^More coats of/ }).first();
+    await more.waitFor();
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    const before = await coats();
+    await server.stop('SIGKILL');
+    await more.click();
+    await page.getByText('Kept here: it is sent when the server answers.').waitFor();
+    await page.getByText(/Kept here, 1 change to send/).waitFor();
+    await page.reload();
+    await page.getByText('This is the workshop as last seen here').waitFor();
+    await page
+      .getByText(`${before + 1} coats`, { exact: true })
+      .first()
+      .waitFor();
+    await server.restart();
+    await expect.poll(coats).toBe(before + 1);
+    await expect.poll(() => page.getByText(/Kept here/).count()).toBe(0);
+    expect(errors).toEqual([]);
+    await context.close();
+  });
+
   it('and eight more open without one of them hanging', async () => {
     const { page, context } = await openPage(browser, `${server.url}/log`);
     const others = [];

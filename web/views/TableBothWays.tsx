@@ -4,7 +4,8 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { usePutTogetherMutation } from '../api/workshopApi.ts';
-import { currentRevision, tellProblem } from '../app/writing/useFacts.ts';
+import { currentRevision } from '../app/writing/factWrites.ts';
+import { tellProblem } from '../app/writing/useFacts.ts';
 import { FileField } from './fields/FileField.tsx';
 
 const MOST_SHOWN = 12;

@@ -2,6 +2,7 @@ import { counted } from '#core/units/index';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { discard, sendAgain } from '../writing/logging.ts';
+import { waitingText } from '../writing/waitingText.ts';
 import type { Refused } from '../writing/outbox.ts';
 import { usePlan } from '../plan/PlanContext.tsx';
 import { useAppSelector } from '../store.ts';
@@ -9,14 +10,14 @@ import { useAppSelector } from '../store.ts';
 /** What is not as it should be, under the drying line of every page: said once, with what to do. */
 export function Notices() {
   const { state } = usePlan();
-  const { events, refused, away, reason, keeps } = useAppSelector((root) => root.outbox);
-  const waiting = (away || state.asLastSeen) && events.length > 0;
+  const { events, edits, refused, away, reason, keeps } = useAppSelector((root) => root.outbox);
+  const waiting = away || state.asLastSeen ? waitingText(events.length, edits.length) : '';
   return (
     <div className="noprint mx-auto max-w-[1480px] px-3 empty:hidden sm:px-6" aria-live="polite">
       {state.asLastSeen && (
         <Notice>
-          The workshop’s server does not answer. This is the workshop as last seen here: you can log what you do, the rest waits. Start the
-          server again with npm start or bin/demo.
+          The workshop’s server does not answer. This is the workshop as last seen here: what you log and change is kept and sent later.
+          Start the server again with npm start or bin/demo.
         </Notice>
       )}
       {state.trouble && (
@@ -27,7 +28,7 @@ export function Notices() {
       )}
       {waiting && (
         <Notice>
-          Kept here, {counted(events.length, 'entry', 'entries')} to send. {reason ?? 'Sent as soon as the server answers.'}{' '}
+          Kept here, {waiting} to send. {reason ?? 'Sent as soon as the server answers.'}{' '}
           {!keeps && 'This browser keeps nothing after the page is closed: leave it open.'}
         </Notice>
       )}
@@ -47,7 +48,7 @@ export function Notices() {
 function RefusedNotice({ refused }: { refused: Refused }) {
   return (
     <Notice>
-      An entry of this browser was not taken: {refused.title} {refused.mend}
+      {refused.event ? 'An entry' : 'A change'} of this browser was not taken: {refused.title} {refused.mend}
       <span className="ml-3 inline-flex gap-2">
         {refused.event && (
           <button type="button" className="act !min-h-9" onClick={() => void sendAgain(refused)}>

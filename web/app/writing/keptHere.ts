@@ -1,13 +1,15 @@
 import { eventSchema, type LogEvent } from '#core/facts/index';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { Snapshot } from '../../api/answers.ts';
-import type { Refused } from './outbox.ts';
+import type { KeptEdit, Refused } from './outbox.ts';
 
 /** What this browser keeps for all its tabs: entries still to be sent, those refused, and the workshop as last seen. */
 
 interface Kept extends DBSchema {
   /** One row an entry; `position` keeps their order. */
   waiting: { key: number; value: { position?: number; id: string; event: unknown }; indexes: { id: string } };
+  /** Changes of facts still to be sent, in their order. */
+  edits: { key: number; value: KeptEdit & { position?: number }; indexes: { id: string } };
   refused: { key: string; value: Refused & { raw?: string } };
   seen: { key: 'workshop'; value: Snapshot };
 }
@@ -17,16 +19,31 @@ const EARLIER_KEY = 'enamelos-outbox';
 
 let opened: Promise<IDBPDatabase<Kept> | null> | undefined;
 function database(): Promise<IDBPDatabase<Kept> | null> {
-  opened ??= open().catch(() => null);
+  opened ??= Promise.race([open(), tooLong()]).catch(() => null);
   return opened;
 }
 
+/** An older page in another tab may hold the database as it was: nothing waits for that, this page keeps for itself. */
+const OPENS_WITHIN_MS = 4000;
+
+function tooLong(): Promise<null> {
+  return new Promise((resolve) => setTimeout(() => resolve(null), OPENS_WITHIN_MS));
+}
+
 async function open(): Promise<IDBPDatabase<Kept>> {
-  const db = await openDB<Kept>('enamelos', 1, {
-    upgrade(fresh) {
-      fresh.createObjectStore('waiting', { keyPath: 'position', autoIncrement: true }).createIndex('id', 'id', { unique: true });
-      fresh.createObjectStore('refused', { keyPath: 'id' });
-      fresh.createObjectStore('seen');
+  const db = await openDB<Kept>('enamelos', 2, {
+    upgrade(older, version) {
+      if (version < 1) {
+        older.createObjectStore('waiting', { keyPath: 'position', autoIncrement: true }).createIndex('id', 'id', { unique: true });
+        older.createObjectStore('refused', { keyPath: 'id' });
+        older.createObjectStore('seen');
+      }
+      older.createObjectStore('edits', { keyPath: 'position', autoIncrement: true }).createIndex('id', 'id', { unique: true });
+    },
+    // A tab of the program as it was before lets go of the older database, so that this one opens.
+    blocking(_now, _next, event) {
+      (event.target as IDBDatabase).close();
+      opened = undefined;
     },
   });
   await takeOver(db);
@@ -35,20 +52,31 @@ async function open(): Promise<IDBPDatabase<Kept>> {
 
 /** Entries of this page alone, where the browser keeps nothing, or nothing more. */
 let onlyHere: LogEvent[] = [];
+let editsOnlyHere: KeptEdit[] = [];
 
-export type KeptLog = { readonly events: readonly LogEvent[]; readonly refused: readonly Refused[]; readonly keeps: boolean };
+export type KeptLog = {
+  readonly events: readonly LogEvent[];
+  readonly edits: readonly KeptEdit[];
+  readonly refused: readonly Refused[];
+  readonly keeps: boolean;
+};
 
 /** Everything kept, in order; a row that is no entry is put with the refused. */
 export async function keptLog(): Promise<KeptLog> {
   const db = await database();
-  if (!db) return { events: onlyHere, refused: [], keeps: false };
+  if (!db) return { events: onlyHere, edits: editsOnlyHere, refused: [], keeps: false };
   const events: LogEvent[] = [];
   for (const row of await db.getAll('waiting')) {
     const parsed = eventSchema.safeParse(row.event);
     if (parsed.success) events.push(parsed.data);
     else if (row.position !== undefined) await setAside(db, row.position, row.event);
   }
-  return { events: [...events, ...onlyHere], refused: await db.getAll('refused'), keeps: onlyHere.length === 0 };
+  return {
+    events: [...events, ...onlyHere],
+    edits: [...(await db.getAll('edits')).map(({ position: _position, ...edit }) => edit), ...editsOnlyHere],
+    refused: await db.getAll('refused'),
+    keeps: onlyHere.length === 0 && editsOnlyHere.length === 0,
+  };
 }
 
 export async function keep(events: readonly LogEvent[]): Promise<void> {
@@ -68,6 +96,24 @@ async function add(db: IDBPDatabase<Kept>, events: readonly LogEvent[]): Promise
     events.map(async (event) => (await rows.store.index('id').getKey(event.id)) ?? rows.store.add({ id: event.id, event })),
   );
   await rows.done;
+}
+
+export async function keepEdit(edit: KeptEdit): Promise<void> {
+  try {
+    const db = await database();
+    if (!db) throw new Error('This browser keeps nothing.');
+    await db.add('edits', edit);
+  } catch {
+    editsOnlyHere = [...editsOnlyHere, edit];
+  }
+}
+
+/** It was sent, or is not to be any more. */
+export async function letEditGo(id: string): Promise<void> {
+  editsOnlyHere = editsOnlyHere.filter((edit) => edit.id !== id);
+  const db = await database();
+  const position = await db?.getKeyFromIndex('edits', 'id', id);
+  if (position !== undefined) await db?.delete('edits', position);
 }
 
 /** These were answered: each is taken out by its own id, whatever other tabs have added meanwhile. */

@@ -1,8 +1,9 @@
 import type { LogEvent } from '#core/facts/index';
-import type { ProblemDetails } from '../../api/answers.ts';
 import { workshopApi } from '../../api/workshopApi.ts';
-import { discardRefused, keep, keepRefused, keptLog, letGo } from './keptHere.ts';
-import { answered, type Refused, read, serverAway } from './outbox.ts';
+import { discardRefused, keep, keepEdit, keepRefused, keptLog, letEditGo, letGo } from './keptHere.ts';
+import { notTaken, type Written } from './factWrites.ts';
+import { answered, type KeptEdit, type Refused, read, serverAway } from './outbox.ts';
+import { sendEdits } from './sendEdits.ts';
 import { store } from '../store.ts';
 
 /** What one tab tells the others: only one of them sends, and all are to know how that went. */
@@ -25,7 +26,7 @@ function tell(word: Exclude<Word, { is: 'changed' }>): void {
 /** Takes what the browser keeps into this page. */
 export async function readKept(): Promise<void> {
   // A browser that lets nothing be read keeps nothing; the page does not wait for it.
-  store.dispatch(read(await keptLog().catch(() => ({ events: [], refused: [], keeps: false }))));
+  store.dispatch(read(await keptLog().catch(() => ({ events: [], edits: [], refused: [], keeps: false }))));
 }
 
 async function keptChanged(): Promise<void> {
@@ -40,12 +41,26 @@ export async function logEvents(events: readonly LogEvent[]): Promise<void> {
   await sendWaiting();
 }
 
+/** A change that the server did not take: kept here for all tabs, and sent behind what waits. */
+export async function keepChange(edit: KeptEdit, reason: string | null): Promise<void> {
+  await keepEdit(edit);
+  await keptChanged();
+  tell({ is: 'away', reason });
+}
+
+/** A change that waits is not to be any more. */
+export async function dropChange(id: string): Promise<void> {
+  await letEditGo(id);
+  await keptChanged();
+}
+
 const PORTION = 100;
 let sending: Promise<void> | null = null;
 
 /** Sends what waits, whichever tab logged it: one tab at a time, a portion at a time. */
 export async function sendWaiting(): Promise<void> {
-  if (store.getState().outbox.events.length === 0) return;
+  const { events, edits } = store.getState().outbox;
+  if (events.length + edits.length === 0) return;
   sending ??= oneTab(sendAll).finally(() => {
     sending = null;
   });
@@ -74,11 +89,13 @@ async function sendAll(): Promise<void> {
       portion = 1;
       continue;
     }
-    if (answer.state === 'refused') await keepRefused({ id: events[0].id, event: events[0], ...answer.problem });
+    if (answer.state === 'refused') await keepRefused({ id: events[0].id, event: events[0], title: answer.title, mend: answer.mend });
     else await arrivedOf(events);
     await keptChanged();
     tell({ is: 'answered' });
   }
+  const stopped = await sendEdits(keptChanged);
+  tell(stopped ? { is: 'away', reason: stopped.reason } : { is: 'answered' });
 }
 
 /** The pages know them from the server before they are let go here, so that none vanishes between. */
@@ -87,26 +104,16 @@ async function arrivedOf(events: readonly LogEvent[]): Promise<void> {
   await letGo(events.map((event) => event.id));
 }
 
-type Answer =
-  | { readonly state: 'taken' }
-  | { readonly state: 'away'; readonly reason: string | null }
-  | { readonly state: 'refused'; readonly problem: { readonly title: string; readonly mend: string } };
+/** A phone that is no longer paired: the entry is not at fault and waits. */
+const NOT_PAIRED = [401, 403];
 
-/** A phone that is no longer paired, or asks too often: the entry is not at fault and waits. */
-const NOT_NOW: readonly unknown[] = [401, 403, 429];
-
-async function sendPortion(events: readonly LogEvent[]): Promise<Answer> {
+async function sendPortion(events: readonly LogEvent[]): Promise<Written> {
   try {
     await store.dispatch(workshopApi.endpoints.appendEvents.initiate(events)).unwrap();
-    return { state: 'taken' };
+    return { state: 'taken', revision: 0 };
   } catch (error) {
-    const { status, data } = error as { status?: unknown; data?: ProblemDetails };
-    const refused = typeof status === 'number' && status >= 400 && status < 500 && !NOT_NOW.includes(status);
-    if (!refused) return { state: 'away', reason: data?.title ? `${data.title} ${data.mend}` : null };
-    return {
-      state: 'refused',
-      problem: { title: data?.title ?? 'The server does not take this entry.', mend: data?.mend ?? 'Enter it again.' },
-    };
+    const answer = notTaken(error, NOT_PAIRED);
+    return answer.state === 'stale' ? { state: 'refused', title: 'The server does not take this entry.', mend: 'Enter it again.' } : answer;
   }
 }
 

@@ -1,4 +1,4 @@
-import type { LogEvent } from '#core/facts/index';
+import type { Collection, LogEvent } from '#core/facts/index';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** Entries not yet answered by the server: they count in the plan at once. Those it refused wait for the person. */
@@ -11,8 +11,20 @@ export type Refused = {
   readonly mend: string;
 };
 
+/** A change of a fact that the server has not taken yet, in the order it was made. */
+export type KeptEdit = {
+  readonly id: string;
+  readonly collection: Collection;
+  readonly factId: string;
+  /** What it was made of; null: the fact is new. */
+  readonly base: { readonly id: string } | null;
+  /** What it is to be; null: it is taken out. */
+  readonly value: { readonly id: string } | null;
+};
+
 type Outbox = {
   events: LogEvent[];
+  edits: KeptEdit[];
   refused: Refused[];
   /** The server did not take the latest try. */
   away: boolean;
@@ -24,15 +36,16 @@ type Outbox = {
   known: boolean;
 };
 
-const initialState: Outbox = { events: [], refused: [], away: false, reason: null, keeps: true, known: false };
+const initialState: Outbox = { events: [], edits: [], refused: [], away: false, reason: null, keeps: true, known: false };
 
 const slice = createSlice({
   name: 'outbox',
   initialState,
   reducers: {
     /** What the browser keeps now, with what other tabs have added and sent. */
-    read(state, action: PayloadAction<{ events: readonly LogEvent[]; refused: readonly Refused[]; keeps: boolean }>) {
+    read(state, action: PayloadAction<Pick<Outbox, 'keeps'> & { readonly [K in 'events' | 'edits' | 'refused']: Readonly<Outbox[K]> }>) {
       state.events = [...action.payload.events];
+      state.edits = [...action.payload.edits];
       state.refused = [...action.payload.refused];
       state.keeps = action.payload.keeps;
       state.known = true;

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useLazyShopPricesQuery, usePutTogetherMutation } from '../../../api/workshopApi.ts';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { currentRevision, tellProblem, useSaving } from '../../../app/writing/useFacts.ts';
+import { currentRevision } from '../../../app/writing/factWrites.ts';
+import { tellProblem, useSaving } from '../../../app/writing/useFacts.ts';
 
 /** Asks the shops that answer by themselves what they have today, and takes their prices. */
 export function AskShops() {
