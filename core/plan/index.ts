@@ -10,6 +10,7 @@ export {
   planAnew,
   type PlannedStep,
   seededRandom,
+  tooEarly,
   type Session,
   plannedInColour,
   type WetNearby,

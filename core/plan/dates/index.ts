@@ -1,5 +1,6 @@
 export { airNotes } from './airHeld.ts';
 export { apartNotes } from './apart.ts';
+export { tooEarly } from './early.ts';
 export { type ChangeRow, type Evening, eveningOf, type EveningRow } from './evening.ts';
 export { withLaterPrices } from './later.ts';
 export { type MovedStep, movedSteps } from './moved.ts';

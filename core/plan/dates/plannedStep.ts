@@ -36,6 +36,8 @@ export type PlannedStep = Step & {
   readonly heldBy?: string;
   /** The legal stretch its start lies in; `to` null where it does not shut. */
   readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
+  /** What it waits for until its window opens, in words; absent: nothing. */
+  readonly opensWhy?: string;
   /** When it could start again if this window were missed; null where it never could or never shuts. */
   readonly missedUntil: Minute | null;
   /** It is then keyed first. */

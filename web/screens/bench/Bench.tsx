@@ -1,7 +1,7 @@
 import { hexOf } from '#core/colour/index';
 import { type LogEvent, standingEvents } from '#core/facts/index';
 import { FAULTS, type Sign } from '#core/faults/index';
-import { detailTogether } from '#core/plan/index';
+import { detailTogether, tooEarly } from '#core/plan/index';
 import { openTicks, openTicksText } from '#core/prep/index';
 import { cautionsFor } from '#core/safety/index';
 import { asSentence, toIso } from '#core/units/index';
@@ -46,10 +46,12 @@ export function Bench() {
   const [sheet, setSheet] = useState<Sheet>(null);
   const [justDone, setJustDone] = useState<JustDone | null>(null);
   const [said, setSaid] = useState('');
-  /** Steps of a batch that the fault is not on. */
   const opened = useRef<HTMLDivElement>(null);
+  /** Steps of a batch that the fault is not on. */
   const [spared, setSpared] = useState<readonly string[]>([]);
   const pressed = useRef<string | null>(null);
+  /** The step that somebody has been told is too early for. */
+  const warned = useRef<string | null>(null);
   const stay = stayOf(plan);
   const steps = useMemo(() => stay?.session.stepIds.flatMap((id) => stepById.get(id) ?? []) ?? [], [stay?.session, stepById]);
   const toGo = useToGo(steps, plan);
@@ -82,12 +84,17 @@ export function Bench() {
       ),
     );
     if (open.length > 0) return setSaid(openTicksText(open));
-    pressed.current = step.id;
     const at = Date.now() / 60_000;
+    const early = tooEarly(batch, at, words.moment);
+    if (early && warned.current !== step.id) {
+      warned.current = step.id;
+      return setSaid(early);
+    }
+    pressed.current = step.id;
     const events = doneTogether(batch, newId, at, workshop.dryPlaceId);
     setJustDone({ steps: batch, events, at });
     void logEvents(events);
-  }, [step, batch, workshop.dryPlaceId, facts.events]);
+  }, [step, batch, workshop.dryPlaceId, facts.events, words.moment]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

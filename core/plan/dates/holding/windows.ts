@@ -7,9 +7,14 @@ import type { Step } from '../../steps/index.ts';
 import type { PlannedStep } from '../plannedStep.ts';
 
 /** The stretch of all gaps to a placed step at once in which it may start, and when the next one would open. */
-function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<PlannedStep, 'window' | 'missedUntil' | 'missedScuffs'> {
+function windowOf(
+  placed: Placed,
+  result: Schedule,
+  gaps: readonly Gap[],
+): Pick<PlannedStep, 'window' | 'opensWhy' | 'missedUntil' | 'missedScuffs'> {
   let window: { from: Minute; to: Minute | null } = { from: 0, to: null };
   let missed: Allowed | undefined;
+  let opensWhy = '';
   for (const gap of gaps) {
     if (!gap.from.every((id) => result.placed.has(id))) continue;
     const spans = gap.allowed((id) => (result.placed.get(id) as Placed).end);
@@ -20,9 +25,10 @@ function windowOf(placed: Placed, result: Schedule, gaps: readonly Gap[]): Pick<
     if (!span) continue;
     if (span.to !== null && (window.to === null || span.to < window.to)) missed = spans[at + 1];
     const to = span.to === null ? window.to : window.to === null ? span.to : Math.min(span.to, window.to);
+    if (span.from > window.from) opensWhy = gap.reason;
     window = { from: Math.max(window.from, span.from), to };
   }
-  return { window, missedUntil: missed?.from ?? null, ...(missed?.scuff ? { missedScuffs: true } : {}) };
+  return { window, ...(opensWhy ? { opensWhy } : {}), missedUntil: missed?.from ?? null, ...(missed?.scuff ? { missedScuffs: true } : {}) };
 }
 
 /** Set by the scheduler on what only waits for another step. */
