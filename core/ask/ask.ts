@@ -144,7 +144,7 @@ const QUESTIONS: Record<string, Question> = {
       return {
         coats,
         contrast,
-        because: `Contrast ${contrast.toFixed(2)}; each coat lets ${Math.round(share * 100)} % through; after ${coats} at most 0.02 is left.`,
+        because: `Contrast ${contrast.toFixed(2)}; each coat hides ${100 - Math.round(share * 100)} % of what shows; after ${coats} at most 2 % is left.`,
         rule: 'hiding',
         source: 'default',
       };

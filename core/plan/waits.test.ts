@@ -168,6 +168,6 @@ describe('what an evening was missed for', () => {
       planOf(part({ finish: 'bare', layers: [primer({ flatAfter: 600 }), wanted('c', 'acrylic-lacquer', 'colour')] })),
       'flat',
     )[0];
-    expect(flat.placed?.hold.text).toMatch(/must be hard enough to sand; after that you are free from then$/);
+    expect(flat.placed?.hold.text).toMatch(/must be hard enough to sand; these are your next free hours$/);
   });
 });

@@ -39,7 +39,7 @@ function calendarText(activity: Activity, start: Minute, binding: Binding | null
   const lastStart = missed ? missed.to - activity.minutes : Number.POSITIVE_INFINITY;
   const why =
     (activity.notBefore ?? 0) > lastStart ? activity.notBeforeWhy : binding && binding.from > lastStart ? binding.gap.reason : undefined;
-  return why ? `${why}; after that you are free from then` : 'you are free from then';
+  return why ? `${why}; these are your next free hours` : 'these are your next free hours';
 }
 
 function bindingGap(start: Minute, { gaps, endOf }: Around): Binding | null {

@@ -60,7 +60,7 @@ export function PaintsTable() {
                     ) : (
                       <Why
                         title="Coats to hide"
-                        text={`Contrast ${contrast.toFixed(2)}; each coat lets ${Math.round(share * 100)} % through; hidden at 0.02.`}
+                        text={`Contrast ${contrast.toFixed(2)}; each coat hides ${100 - Math.round(share * 100)} % of what shows of the ground; once 2 % is left nobody sees it.`}
                         source={source}
                       >
                         <span className="figure">{counted(coats, 'coat')}</span>

@@ -75,7 +75,7 @@ function BatchRow({ row }: { row: EveningRow }) {
     <Row
       at={words.clock(row.from)}
       lab={first.coat?.lab}
-      title={`${row.whileItFlashes ? 'While it flashes: ' : ''}${batchTitle(steps)}`}
+      title={`${row.whileItFlashes ? 'While paint waits: ' : ''}${batchTitle(steps)}`}
       minutes={row.minutes}
       pegs={steps}
       detail={

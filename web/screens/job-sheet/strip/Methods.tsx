@@ -85,7 +85,7 @@ function byVerdict(a: StripOption, b: StripOption): number {
 /** What a bath asks of the workshop: a tub is not had for the asking. */
 function bathText({ bathLitres, fitsTub }: StripOption): string {
   if (bathLitres === undefined || fitsTub) return '';
-  return fitsTub === false ? 'does not fit your tub' : `wants a tub of ${Math.ceil(bathLitres)} L`;
+  return fitsTub === false ? 'does not fit your tub' : `wants a tub of ${Math.max(1, Math.ceil(bathLitres))} L`;
 }
 
 function reason(row: StripOption): string {
