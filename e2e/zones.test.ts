@@ -119,7 +119,8 @@ describe('details and decals', () => {
     await decal.getByRole('button', { name: 'Add it' }).click();
     await decal.getByRole('alert').getByText('is larger than').waitFor();
     await decal.getByLabel('longer side').fill('8 mm');
-    await decal.getByRole('button', { name: 'Add it' }).click();
+    // A double click adds one.
+    await decal.getByRole('button', { name: 'Add it' }).dblclick();
     await page.getByLabel('Decals').getByText('a pair, left and right').waitFor();
     await page.goto(`${server.url}/pieces/${id}/coats`);
     await page.getByLabel('Between the layers').getByText('Decal, number 4, a pair').waitFor();
@@ -132,6 +133,7 @@ describe('details and decals', () => {
     const clear = steps.find((step) => step.coat?.role === 'clear');
     expect(own('detail')?.title).toBe('rail, white');
     expect(own('decal')?.title).toBe('Decal number 4, left and right alike');
+    expect((await facts()).pieces.at(-1)?.parts[0].decals?.map(({ name }) => name)).toEqual(['number 4']);
     expect((clear?.placed?.start ?? 0) - (own('decal')?.placed?.end ?? Number.POSITIVE_INFINITY)).toBeGreaterThanOrEqual(24 * 60);
     expect(errors).toEqual([]);
     await context.close();

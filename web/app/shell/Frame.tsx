@@ -12,6 +12,12 @@ import { Notices } from './Notices.tsx';
 const FirstRun = lazy(async () => ({ default: (await import('../../screens/first-run/FirstRun.tsx')).FirstRun }));
 const RETRY_MS = 5000;
 
+/** The second click of a double one on a form’s button sends nothing twice. */
+function onceSent(event: MouseEvent): void {
+  const button = event.target instanceof Element ? event.target.closest('button') : null;
+  if (event.detail > 1 && button?.type === 'submit' && button.form) event.preventDefault();
+}
+
 /** Header, drying line and the destination below; the bench alone fills the screen. */
 export function Frame() {
   const atBench = useLocation().pathname === '/bench';
@@ -19,6 +25,10 @@ export function Frame() {
     void readKept().then(sendWaiting);
     const timer = setInterval(() => void sendWaiting(), RETRY_MS);
     return () => clearInterval(timer);
+  }, []);
+  useEffect(() => {
+    addEventListener('click', onceSent, true);
+    return () => removeEventListener('click', onceSent, true);
   }, []);
   return (
     <>
