@@ -1,17 +1,12 @@
 import { conditionsOf } from '#core/drying/index';
 import type { Facts, Family, Layer, Material, Part } from '#core/facts/index';
-import { NOW, part, piece, shelf } from '#core/invented/index';
+import { NOW, part, piece, shelf, wanted } from '#core/invented/index';
 import { plan, tapingWays, whyNoHeat } from '#core/plan/index';
 import { sense, verifyPlan } from '#core/verify/index';
 import { describe, expect, it } from 'vitest';
 
-const hot = (id: string, covers: string, more: Partial<Layer> = {}): Layer => ({
-  id,
-  wanted: { family: 'high-temperature', role: 'colour', name: id, lab: { l: id === 'black' ? 15 : 70, a: 0, b: 0 } },
-  coats: 2,
-  covers: [covers],
-  ...more,
-});
+const hot = (id: string, covers: string, more: Partial<Layer> = {}): Layer =>
+  wanted(id, 'high-temperature', 'colour', { covers: [covers], ...more });
 const stove = (material: Material = 'steel', layers: Layer[] = [hot('black', 'pipe'), hot('silver', 'body')]): Part =>
   part({
     material,

@@ -1,16 +1,10 @@
 import { conditionsOf } from '#core/drying/index';
-import type { Facts, Family, Layer, Part } from '#core/facts/index';
-import { NOW, part, piece, primer, shelf } from '#core/invented/index';
+import type { Facts, Family, Part } from '#core/facts/index';
+import { NOW, part, piece, primer, shelf, wanted } from '#core/invented/index';
 import { plan, type PlannedStep } from '#core/plan/index';
 import { sense } from '#core/verify/index';
 import { describe, expect, it } from 'vitest';
 
-const paint = (id: string, family: Family, role: 'colour' | 'clear', covers: Layer['covers'], coats = 2): Layer => ({
-  id,
-  wanted: { family, role, name: id, lab: { l: role === 'clear' ? 95 : 60, a: 0, b: 0 } },
-  coats,
-  covers,
-});
 const ZONES: Pick<Part, 'zones' | 'edges' | 'faces'> = {
   zones: [
     { id: 'all', name: 'Body' },
@@ -26,10 +20,10 @@ const ZONES: Pick<Part, 'zones' | 'edges' | 'faces'> = {
 const striped = (ground: Family) => {
   const layers = [
     primer(),
-    paint('grey', 'acrylic-lacquer', 'colour', 'all'),
-    paint('first clear', ground, 'clear', 'all'),
-    paint('red', 'acrylic-lacquer', 'colour', ['stripe']),
-    paint('last clear', 'acrylic-lacquer', 'clear', 'all'),
+    wanted('grey', 'acrylic-lacquer', 'colour'),
+    wanted('first clear', ground, 'clear'),
+    wanted('red', 'acrylic-lacquer', 'colour', { covers: ['stripe'] }),
+    wanted('last clear', 'acrylic-lacquer', 'clear'),
   ];
   const own = part({ ...ZONES, finish: 'bare', layers });
   const facts: Facts = { ...shelf, pieces: [piece(own)] };
