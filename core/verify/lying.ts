@@ -120,8 +120,15 @@ export class LyingFilms {
 
   /** The moments of a film, the topmost unless another is named. */
   times(films: readonly LyingFilm[], index = films.length - 1): FilmTimes {
+    return this.#drying(films, index).times;
+  }
+
+  /** And how much dries with it, against two normal coats: all laid since the last layer that had reached dry. */
+  #drying(films: readonly LyingFilm[], index: number): { readonly times: FilmTimes; readonly ratio: number } {
     const film = films[index];
     const normal = film.resolved.filmUm;
+    const below = index > 0 ? this.#drying(films, index - 1) : null;
+    const ratio = film.um / (2 * normal) + (below && isOpenAt(below.times, film.first) ? below.ratio : 0);
     const set: FilmSet = {
       family: film.resolved.family,
       label: film.resolved.label,
@@ -129,23 +136,17 @@ export class LyingFilms {
       firstCoatEnd: film.first,
       lastCoatEnd: film.last,
       coatRatio: film.um / film.coats / normal,
-      filmRatio: this.#ratio(films, index),
+      filmRatio: ratio,
       warmed: this.#warmed,
       ...(film.resolved.product ? { learned: this.#told.learned(film.resolved.product.id) } : {}),
     };
     const times = filmTimes(set, this.#around.clocks);
-    return film.seen ? withSeen(times, film.seen) : times;
+    return { times: film.seen ? withSeen(times, film.seen) : times, ratio };
   }
+}
 
-  /** Film laid since the last layer that had reached dry, against two normal coats. */
-  #ratio(films: readonly LyingFilm[], index: number): number {
-    const own = films[index].um / (2 * films[index].resolved.filmUm);
-    if (index === 0) return own;
-    const below = this.times(films, index - 1);
-    const { first } = films[index];
-    const open = below.tape !== null && first < below.tape && (below.dry === null || first < below.dry);
-    return open ? own + this.#ratio(films, index - 1) : own;
-  }
+function isOpenAt({ tape, dry }: FilmTimes, first: Minute): boolean {
+  return tape !== null && first < tape && (dry === null || first < dry);
 }
 
 /** What the finger has said of a film is put over what the clock says. */

@@ -58,7 +58,7 @@ export const partSchema = z
     edges: z.array(edgeSchema),
     /** How zones were divided, oldest first; the zones that get films follow from them. */
     cuts: z.array(cutSchema).max(40, 'A part may be divided forty times.').optional(),
-    layers: z.array(layerSchema),
+    layers: z.array(layerSchema).max(40, 'At most 40 layers on one part. Were some repeated by mistake?'),
     details: z.array(detailSchema).max(60).optional(),
     decals: z.array(decalSchema).max(60).optional(),
     /** How it is held while it is sprayed. */

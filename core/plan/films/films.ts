@@ -47,35 +47,39 @@ function spellsOf({ warmed = [] }: PlannedFilm, endOf: EndOf): WarmSpell[] {
   });
 }
 
-/** Film laid since the last layer that had reached dry, ÷ two normal coats. */
-function filmRatio(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): number {
-  const own = film.filmUm / (2 * film.normalUm);
-  if (!film.below) return own;
-  const below = timesOf(film.below, clocks, endOf);
-  const started = resolveRef(film.first, endOf);
-  const stillOpen = below.tape !== null && started < below.tape && (below.dry === null || started < below.dry);
-  return stillOpen ? own + filmRatio(film.below, clocks, endOf) : own;
-}
+/** A film as it dries, and how much paint dries with it, ÷ two normal coats: all laid since the last layer that had reached dry. */
+type Drying = { readonly times: FilmTimes; readonly ratio: number };
 
-export function filmSetOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmSet {
-  return {
+/** From the ground up, each film once: what lies below decides how much dries together. */
+function dryingOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): Drying {
+  const below = film.below && dryingOf(film.below, clocks, endOf);
+  const ratio = film.filmUm / (2 * film.normalUm) + (below && isOpenUnder(below.times, resolveRef(film.first, endOf)) ? below.ratio : 0);
+  const set: FilmSet = {
     family: film.family,
     label: film.label,
     placeId: film.placeId,
     firstCoatEnd: resolveRef(film.first, endOf),
     lastCoatEnd: resolveRef(film.last, endOf),
     coatRatio: film.filmUm / film.coats / film.normalUm,
-    filmRatio: filmRatio(film, clocks, endOf),
+    filmRatio: ratio,
     learned: film.learned,
     ...(film.warmed ? { warmed: spellsOf(film, endOf) } : {}),
   };
+  return { times: asFelt(film, overCandy(film, doubted(film, filmTimes(set, clocks)))), ratio };
+}
+
+function isOpenUnder({ tape, dry }: FilmTimes, started: Minute): boolean {
+  return tape !== null && started < tape && (dry === null || started < dry);
 }
 
 const STILL_TACKY_WAIT = 10;
 
 /** The moments of a film, with what the person's finger said put over what the clock predicts. */
 export function timesOf(film: PlannedFilm, clocks: DryingClocks, endOf: EndOf): FilmTimes {
-  const predicted = overCandy(film, doubted(film, filmTimes(filmSetOf(film, clocks, endOf), clocks)));
+  return dryingOf(film, clocks, endOf).times;
+}
+
+function asFelt(film: PlannedFilm, predicted: FilmTimes): FilmTimes {
   if (!film.observed) return predicted;
   const key = MOMENT_OF[film.observed.stage];
   const said = predicted[key];
