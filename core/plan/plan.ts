@@ -160,7 +160,7 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
   const result = rows.placing.told(schedule);
   const needs = paintNeeds(steps, result.placed, facts);
   const pins = pinsOf(steps, facts, now);
-  const windowed = withPins(triedOnce(withWindows(steps, result, clocks)), pins);
+  const windowed = withPins(triedOnce(withWindows(steps, result, clocks, now)), pins);
   const stepOf = new Map(steps.flatMap((step) => step.keys.map((key) => [key, step.id] as const)));
   const films = hangingFilms(
     context,

@@ -285,10 +285,10 @@ export async function liveToEnd(
     }
     const asked = here.page.getByRole('button', { name: ANSWERS });
     await ((await asked.count()) > 0 ? asked.first() : here.page.getByRole('button', { name: /^Done/ })).click();
-    await here.page
-      .getByText(/^Logged: /)
-      .first()
-      .waitFor();
+    const logged = here.page.getByText(/^Logged: /).first();
+    const early = here.page.getByText(/^Not yet\. /).first();
+    await logged.or(early).first().waitFor();
+    if (await early.isVisible()) throw new Error(`“${title}” at its planned time: ${await early.textContent()}`);
     done.push({ title, at: new Date(momentMs()).toISOString().slice(0, 16) });
     await here.context.close();
   }

@@ -1,4 +1,4 @@
-import { at, clear, lacquer, NOW, part, planOf, primer, shelf } from '#core/invented/index';
+import { at, clear, coat, done, enamel, lacquer, NOW, part, planOf, primer, shelf } from '#core/invented/index';
 import { doneEvent, tooEarly } from '#core/plan/index';
 import { describe, expect, it } from 'vitest';
 
@@ -7,9 +7,9 @@ const moment = (minute: number) => `minute ${Math.round(minute - NOW)}`;
 
 describe('a step that is called done before its film bears it', () => {
   const before = planOf(body).steps;
-  const upTo = before.findIndex(({ coat }) => coat?.layerId === 'primer' && coat.number === 2);
+  const upTo = before.findIndex((step) => step.coat?.layerId === 'primer' && step.coat.number === 2);
   const events = before.slice(0, upTo).map((step, index) => doneEvent(step, `e${index}`, NOW - upTo + index, 'shed'));
-  const second = planOf(body, events, {}, shelf).steps.filter(({ coat }) => coat?.layerId === 'primer');
+  const second = planOf(body, events, {}, shelf).steps.filter((step) => step.coat?.layerId === 'primer');
 
   it('says what is not ready, from when it is, and how it is logged all the same', () => {
     const said = tooEarly(second.slice(0, 1), NOW, moment) ?? '';
@@ -21,13 +21,17 @@ describe('a step that is called done before its film bears it', () => {
     expect(tooEarly(second.slice(0, 1), NOW + opens + 1, moment)).toBeNull();
   });
   it('speaks of the latest of several, and of none that only waits for hours or a turn', () => {
-    const steps = [
-      { window: { from: NOW + 20, to: null }, opensWhy: 'the red must be dry' },
-      { window: { from: NOW + 50, to: null }, opensWhy: 'the blue must be dry' },
-    ];
+    const steps = [{ opens: { at: NOW + 20, why: 'the red must be dry' } }, { opens: { at: NOW + 50, why: 'the blue must be dry' } }];
     expect(tooEarly(steps, NOW, moment)).toContain('The blue must be dry. It may be done from minute 50 on');
-    expect(tooEarly([{ window: { from: 0, to: null } }], NOW, moment)).toBeNull();
-    expect(tooEarly([{ window: null }], NOW, moment)).toBeNull();
+    expect(tooEarly([{}], NOW, moment)).toBeNull();
     expect(tooEarly(before.slice(0, 1), NOW, moment)).toBeNull();
+  });
+  it('speaks of none whose stretch is on, though it is planned into a later one, and of one whose window has shut', () => {
+    const sanded = (minutesAgo: number) => [done('wash', minutesAgo + 60), done('prep', minutesAgo + 30), done('clean', minutesAgo)];
+    const late = planOf(part(), sanded(23 * 60 + 30)).steps.filter((step) => step.coat);
+    expect(tooEarly(late.slice(0, 1), NOW, moment)).toBeNull();
+    const enamelled = part({ finish: 'bare', layers: [enamel(2)] });
+    const shut = planOf(enamelled, [coat('enamel', 1, 300, 'acrylic-enamel', 'colour', 15)]).steps.filter(({ coat: own }) => own);
+    expect(tooEarly(shut.slice(0, 1), NOW, moment)).toMatch(/^Not yet\. .* must be ready for its next coat/);
   });
 });

@@ -9,14 +9,8 @@ const LEEWAY = 1;
  * whoever is at it has them.
  * @param moment a moment as it is said
  */
-export function tooEarly(
-  steps: readonly Pick<PlannedStep, 'window' | 'opensWhy'>[],
-  now: Minute,
-  moment: (at: Minute) => string,
-): string | null {
-  const [last] = steps
-    .flatMap(({ window, opensWhy }) => (window && opensWhy && window.from > now + LEEWAY ? [{ from: window.from, opensWhy }] : []))
-    .sort((a, b) => b.from - a.from);
+export function tooEarly(steps: readonly Pick<PlannedStep, 'opens'>[], now: Minute, moment: (at: Minute) => string): string | null {
+  const [last] = steps.flatMap(({ opens }) => (opens && opens.at > now + LEEWAY ? [opens] : [])).sort((a, b) => b.at - a.at);
   if (!last) return null;
-  return `Not yet. ${asSentence(last.opensWhy)} It may be done from ${moment(last.from)} on. Press Done once more if it was done all the same.`;
+  return `Not yet. ${asSentence(last.why)} It may be done from ${moment(last.at)} on. Press Done once more if it was done all the same.`;
 }

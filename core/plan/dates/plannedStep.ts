@@ -36,8 +36,8 @@ export type PlannedStep = Step & {
   readonly heldBy?: string;
   /** The legal stretch its start lies in; `to` null where it does not shut. */
   readonly window: { readonly from: Minute; readonly to: Minute | null } | null;
-  /** What it waits for until its window opens, in words; absent: nothing. */
-  readonly opensWhy?: string;
+  /** Until when it may not be done as things stand, and what it waits for, in words; absent: it may be done now. */
+  readonly opens?: { readonly at: Minute; readonly why: string };
   /** When it could start again if this window were missed; null where it never could or never shuts. */
   readonly missedUntil: Minute | null;
   /** It is then keyed first. */

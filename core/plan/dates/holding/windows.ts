@@ -3,21 +3,25 @@ import type { Allowed, Gap, Placed, Schedule } from '#core/schedule/index';
 import { type EndOf, timesOf } from '../../films/index.ts';
 import { allowedBy, gapOf, stepsLookedAt } from '../../steps/index.ts';
 import type { Minute } from '#core/units/index';
-import type { Step } from '../../steps/index.ts';
+import type { Constraint, Step } from '../../steps/index.ts';
 import type { PlannedStep } from '../plannedStep.ts';
 
 /** The stretch of all gaps to a placed step at once in which it may start, and when the next one would open. */
 function windowOf(
   placed: Placed,
   result: Schedule,
-  gaps: readonly Gap[],
-): Pick<PlannedStep, 'window' | 'opensWhy' | 'missedUntil' | 'missedScuffs'> {
+  gaps: readonly (Gap & { readonly waits: boolean })[],
+  now: Minute,
+): Pick<PlannedStep, 'window' | 'opens' | 'missedUntil' | 'missedScuffs'> {
   let window: { from: Minute; to: Minute | null } = { from: 0, to: null };
   let missed: Allowed | undefined;
-  let opensWhy = '';
+  let opens = { at: now, why: '' };
   for (const gap of gaps) {
     if (!gap.from.every((id) => result.placed.has(id))) continue;
     const spans = gap.allowed((id) => (result.placed.get(id) as Placed).end);
+    // The stretch that is on, or comes next, whichever of them it was planned into.
+    const next = spans.find(({ to }) => to === null || to >= now);
+    if (gap.waits && next && next.from > opens.at) opens = { at: next.from, why: gap.reason };
     const at = spans.findIndex(
       (stretch) => placed.start >= stretch.from - 1e-6 && (stretch.to === null || placed.start <= stretch.to + 1e-6),
     );
@@ -25,10 +29,9 @@ function windowOf(
     if (!span) continue;
     if (span.to !== null && (window.to === null || span.to < window.to)) missed = spans[at + 1];
     const to = span.to === null ? window.to : window.to === null ? span.to : Math.min(span.to, window.to);
-    if (span.from > window.from) opensWhy = gap.reason;
     window = { from: Math.max(window.from, span.from), to };
   }
-  return { window, ...(opensWhy ? { opensWhy } : {}), missedUntil: missed?.from ?? null, ...(missed?.scuff ? { missedScuffs: true } : {}) };
+  return { window, ...(opens.why ? { opens } : {}), missedUntil: missed?.from ?? null, ...(missed?.scuff ? { missedScuffs: true } : {}) };
 }
 
 /** Set by the scheduler on what only waits for another step. */
@@ -90,8 +93,11 @@ function mixOf({ constraints }: Step, clocks: DryingClocks, endOf: EndOf): Pick<
   return ends.length === 0 ? {} : { mixGoodUntil: Math.min(...ends) };
 }
 
+/** Rules by which a film or a dwell must be waited for; all else is an order of steps. */
+const WAITS_FOR: readonly Constraint['rule']['is'][] = ['next-coat', 'on-film', 'stage', 'flashed-off', 'tape-off', 'dwell', 'pot-life'];
+
 /** All steps with their places, their windows, and what has to be done with the part afterwards. */
-export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks): PlannedStep[] {
+export function withWindows(steps: readonly Step[], result: Schedule, clocks: DryingClocks, now: Minute): PlannedStep[] {
   const why = whyUnplaced(steps, result);
   const boxed = new Set<string>();
   const endOf = (id: string) => (result.placed.get(id) as Placed).end;
@@ -103,13 +109,16 @@ export function withWindows(steps: readonly Step[], result: Schedule, clocks: Dr
       const [inTime] = allowedBy(constraint.rule, clocks, endOf);
       if (inTime && inTime.to !== null && placed.start > inTime.to + 1e-6) for (const id of stepsLookedAt(constraint)) boxed.add(id);
     }
-    const gaps = step.constraints.map((constraint) => gapOf(step.id, constraint, clocks));
+    const gaps = step.constraints.map((constraint) => ({
+      ...gapOf(step.id, constraint, clocks),
+      waits: WAITS_FOR.includes(constraint.rule.is),
+    }));
     const forcedFrom = forcedMask(step, placed, clocks, endOf);
     return {
       ...step,
       minutes: Math.round(placed.end - placed.start),
       placed,
-      ...windowOf(placed, result, gaps),
+      ...windowOf(placed, result, gaps, now),
       ...(forcedFrom === null ? {} : { forcedFrom }),
       ...mixOf(step, clocks, endOf),
     };
