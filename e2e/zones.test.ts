@@ -122,6 +122,9 @@ describe('details and decals', () => {
     // A double click adds one.
     await decal.getByRole('button', { name: 'Add it' }).dblclick();
     await page.getByLabel('Decals').getByText('a pair, left and right').waitFor();
+    // And the form keeps nothing of it for the next.
+    expect(await decal.getByLabel('there is a spare').isChecked()).toBe(false);
+    expect(await decal.getByLabel('longer side').inputValue()).toBe('');
     await page.goto(`${server.url}/pieces/${id}/coats`);
     await page.getByLabel('Between the layers').getByText('Decal, number 4, a pair').waitFor();
     await page.getByRole('button', { name: 'Add a layer' }).click();

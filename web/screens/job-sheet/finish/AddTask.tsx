@@ -29,6 +29,15 @@ export function AddTask({ piece, view }: { piece: Piece; view: PieceView }) {
     setReady(own);
     setTyped({ ...typedOf(own, words.duration), buy: typed.buy, price: typed.price });
   };
+  /** The next one is another: nothing of this one is taken for it. */
+  const anew = () => {
+    setReady(READY_TASKS[0]);
+    setTyped(typedOf(READY_TASKS[0], words.duration));
+    setPartIds(parts.slice(0, 1).map((part) => part.id));
+    setTies({ after: '', before: '' });
+    setDoes('');
+    setFits('');
+  };
   const add = async () => {
     const minutes = parseQuantity(typed.minutes, 'duration', 'min');
     if (!minutes.ok) return setProblem(`At the bench: ${minutes.mend}`);
@@ -53,10 +62,11 @@ export function AddTask({ piece, view }: { piece: Piece; view: PieceView }) {
     const parcel = typed.buy.trim()
       ? [{ id: newId(), name: typed.buy.trim(), price: price.value, arrived: false, holds: { taskId: read.data.id } }]
       : [];
-    await save(
+    const kept = await save(
       { ...piece, tasks: [...(piece.tasks ?? []), read.data], parcels: [...piece.parcels, ...parcel] },
       `${read.data.name} is in the plan.`,
     );
+    if (kept) anew();
   };
   const sound = actsBySound(typed.name);
   const field = (label: string, key: keyof typeof typed, width: string, placeholder = '') => (

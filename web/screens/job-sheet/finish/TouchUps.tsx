@@ -91,7 +91,11 @@ function AddTouchUp({ piece, view }: { piece: Piece; view: PieceView }) {
     });
     if (!read.success) return setProblem(read.error.issues[0].message);
     setProblem('');
-    if (await save({ ...piece, touchUps: [...(piece.touchUps ?? []), read.data] }, 'On the list.')) setWhere('');
+    if (await save({ ...piece, touchUps: [...(piece.touchUps ?? []), read.data] }, 'On the list.')) {
+      setWhere('');
+      setPaint('');
+      setClear(false);
+    }
   };
   return (
     <SmallForm label="Add a spot to touch up" problem={problem} onSend={() => void add()}>

@@ -71,12 +71,14 @@ const COUNTS = [
   { value: '2', label: 'a pair' },
 ] as const;
 
+const NO_FLAGS = { spare: false, unseen: false };
+
 function AddDecal({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (decal: Decal) => void }) {
   const { workshop } = usePlan();
   const [typed, setTyped] = useState({ name: '', long: '', short: '', at: '' });
   const [count, setCount] = useState<(typeof COUNTS)[number]['value']>('2');
   const [kind, setKind] = useState<DecalKind>('waterslide');
-  const [flags, setFlags] = useState({ spare: false, unseen: false });
+  const [flags, setFlags] = useState(NO_FLAGS);
   const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
   const [problem, setProblem] = useState('');
   const add = () => {
@@ -99,7 +101,12 @@ function AddDecal({ part, layers, onAdd }: { part: Part; layers: readonly LayerV
     const refused = decalRefused(part, read.data);
     if (refused) return setProblem(refused);
     setProblem('');
+    // The next one is another: nothing of this one is taken for it.
     setTyped({ name: '', long: '', short: '', at: '' });
+    setCount('2');
+    setKind('waterslide');
+    setFlags(NO_FLAGS);
+    setSpot(usualSpot(part, layers));
     onAdd(read.data);
   };
   const field = (label: string, key: keyof typeof typed, width: string, placeholder: string) => (

@@ -108,11 +108,14 @@ function DetailRow({
   );
 }
 
+const USUAL_FAMILY: Family = 'alcohol-acrylic';
+const USUAL_HEX = PALETTE[12].hex;
+
 function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (detail: Detail) => void }) {
   const [typed, setTyped] = useState({ name: '', count: '1', minutes: '' });
   const [way, setWay] = useState<DetailWay>('brush');
-  const [family, setFamily] = useState<Family>('alcohol-acrylic');
-  const [hex, setHex] = useState<string>(PALETTE[12].hex);
+  const [family, setFamily] = useState<Family>(USUAL_FAMILY);
+  const [hex, setHex] = useState<string>(USUAL_HEX);
   const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
   const [productId, setProductId] = useState('');
   const [problem, setProblem] = useState('');
@@ -133,7 +136,13 @@ function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly Layer
     });
     if (!read.success) return setProblem(read.error.issues[0].message);
     setProblem('');
+    // The next one is another: nothing of this one is taken for it.
     setTyped({ name: '', count: '1', minutes: '' });
+    setWay('brush');
+    setFamily(USUAL_FAMILY);
+    setHex(USUAL_HEX);
+    setProductId('');
+    setSpot(usualSpot(part, layers));
     onAdd(read.data);
   };
   return (
