@@ -44,6 +44,11 @@ const own = piece(body, {
 const without = (layerId: string) => withParts(own, (each) => ({ ...each, layers: each.layers.filter(({ id }) => id !== layerId) }));
 
 describe('what hung on something that is taken out', () => {
+  it('leaves the guesses of another part whose name ends alike', () => {
+    const before = piece(body, { parts: [body, part({ id: 'anybody' })], guesses: ['size:anybody', 'size:body', 'lead'] });
+    const after = { ...before, parts: before.parts.slice(1) };
+    expect(letGo(after, before, shelf).piece.guesses).toEqual(['size:anybody', 'lead']);
+  });
   it('hangs on the layer below, and says so', () => {
     const { piece: kept, moved } = letGo(without('colour'), own, shelf);
     expect(kept.parts[0].decals?.[0].after).toBe('primer');

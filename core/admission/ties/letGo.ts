@@ -64,7 +64,7 @@ function untiedRecords(now: Piece, { hasPart, hasPicture, removedParts }: Stacks
   const references = new Set((now.references ?? []).map(({ id }) => id));
   return {
     ...now,
-    guesses: now.guesses.filter((guess) => !removedParts.some((id) => guess.endsWith(id))),
+    guesses: now.guesses.filter((guess) => !removedParts.some((id) => guess.endsWith(`:${id}`))),
     ...(now.factory?.bodies ? { factory: { ...now.factory, bodies: bodiesLeft(now.factory.bodies, hasPart) } } : {}),
     ...(now.fitOrder ? { fitOrder: now.fitOrder.filter(hasPart) } : {}),
     ...(now.pictures ? { pictures: now.pictures.map(onPart) } : {}),

@@ -43,15 +43,15 @@ export type Written =
   | { readonly state: 'away'; readonly reason: string | null }
   | { readonly state: 'refused'; readonly title: string; readonly mend: string };
 
-/** Asked too often: what was asked is not at fault and waits. */
-const TOO_OFTEN = 429;
+/** A phone that is no longer paired, or asks too often: what was asked is not at fault and waits. */
+const NOT_NOW: readonly unknown[] = [401, 403, 429];
 const STALE = 409;
 
-/** What became of something sent, by the error it met. @param waits more answers after which it waits to be sent again */
-export function notTaken(error: unknown, waits: readonly number[] = []): Exclude<Written, { state: 'taken' }> {
+/** What became of something sent, by the error it met. */
+export function notTaken(error: unknown): Exclude<Written, { state: 'taken' }> {
   const { status, data } = error as { status?: unknown; data?: ProblemDetails };
   if (status === STALE) return { state: 'stale' };
-  const refused = typeof status === 'number' && status >= 400 && status < 500 && status !== TOO_OFTEN && !waits.includes(status);
+  const refused = typeof status === 'number' && status >= 400 && status < 500 && !NOT_NOW.includes(status);
   if (!refused) return { state: 'away', reason: data?.title ? `${data.title} ${data.mend}` : null };
   return { state: 'refused', title: data?.title ?? 'The server does not take this.', mend: data?.mend ?? 'Do it again.' };
 }

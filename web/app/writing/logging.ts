@@ -104,15 +104,12 @@ async function arrivedOf(events: readonly LogEvent[]): Promise<void> {
   await letGo(events.map((event) => event.id));
 }
 
-/** A phone that is no longer paired: the entry is not at fault and waits. */
-const NOT_PAIRED = [401, 403];
-
 async function sendPortion(events: readonly LogEvent[]): Promise<Written> {
   try {
     await store.dispatch(workshopApi.endpoints.appendEvents.initiate(events)).unwrap();
     return { state: 'taken', revision: 0 };
   } catch (error) {
-    const answer = notTaken(error, NOT_PAIRED);
+    const answer = notTaken(error);
     return answer.state === 'stale' ? { state: 'refused', title: 'The server does not take this entry.', mend: 'Enter it again.' } : answer;
   }
 }

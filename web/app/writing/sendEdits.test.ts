@@ -14,6 +14,7 @@ const other = piece(part({ id: 'arm' }), { id: 'crane', name: 'Crane' });
 let there: Map<string, { piece: Piece; revision: number }>;
 let away: boolean;
 let refuses: string | null;
+let refusesWith: number;
 
 function stubServer(): void {
   stubRequests(async (request) => {
@@ -24,7 +25,7 @@ function stubServer(): void {
       const pieces = [...there.values()].map((own) => own.piece);
       return jsonAnswer(200, { facts: { ...EMPTY_FACTS, pieces }, revisions, changes: there.size, demo: false, setAside: 0 });
     }
-    if (refuses) return jsonAnswer(422, { title: refuses, mend: 'Mend it.' });
+    if (refuses) return jsonAnswer(refusesWith, { title: refuses, mend: 'Mend it.' });
     const id = path.split('/').at(-1) ?? '';
     const now = there.get(id)?.revision ?? 0;
     const sent = request.method === 'DELETE' ? null : ((await request.json()) as { value: Piece; revision: number });
@@ -77,7 +78,7 @@ beforeEach(() => {
   vi.stubGlobal('BroadcastChannel', undefined);
   vi.stubGlobal('navigator', {});
   there = new Map([lamp, other].map((own) => [own.id, { piece: own, revision: 1 }]));
-  [away, refuses] = [false, null];
+  [away, refuses, refusesWith] = [false, null, 422];
   toasts.length = 0;
   stubServer();
 });
@@ -158,6 +159,17 @@ describe('a change made while the server is away', () => {
     await page.sendWaiting();
     expect(page.waiting().refused.map(({ title }) => title)).toContain('That cannot be.');
     expect(page.waiting().edits).toEqual([]);
+  });
+  it.each([401, 403, 429])('is not lost where the server answers %i: nothing is wrong with it, and it waits', async (status) => {
+    const page = await tab();
+    [refuses, refusesWith] = ['This phone is not paired.', status];
+    expect(await page.change('lamp', { name: 'Table lamp' })).toBe(true);
+    await page.sendWaiting();
+    expect(page.waiting()).toMatchObject({ refused: [], edits: [{ factId: 'lamp' }] });
+    expect(page.shown()[0].name).toBe('Table lamp');
+    refuses = null;
+    await page.sendWaiting();
+    expect(there.get('lamp')?.piece.name).toBe('Table lamp');
   });
   it('goes behind one that waits, though the server answers again', async () => {
     const page = await tab();

@@ -48,12 +48,13 @@ export function Belongs({ piece, onAnswer }: AnswerProps) {
   const words = factory.words ?? '';
   const done = () => {
     const { set: _set, wishes: _wishes, factory: _factory, ...rest } = piece;
+    const known = withoutEmpty(factory);
     onAnswer(
       {
         ...rest,
         ...(set.trim() ? { set: set.trim() } : {}),
         ...(wishes.trim() ? { wishes: wishes.trim() } : {}),
-        ...(Object.keys(factory).length > 0 ? { factory: withoutEmpty(factory) } : {}),
+        ...(Object.keys(known).length > 0 ? { factory: known } : {}),
       },
       'Noted.',
     );
