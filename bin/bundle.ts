@@ -3,7 +3,7 @@ import { build } from 'esbuild';
 /** Bundles the server and the command line into dist/, so that they start at once without a compiler. */
 export async function bundle(outdir: string): Promise<void> {
   await build({
-    entryPoints: { server: 'server/main.ts', cli: 'bin/cli.ts' },
+    entryPoints: { server: 'server/main.ts', calendarThread: 'server/planning/calendarThread.ts', cli: 'bin/cli.ts' },
     absWorkingDir: new URL('..', import.meta.url).pathname,
     outdir,
     bundle: true,

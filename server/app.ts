@@ -7,12 +7,13 @@ import { Changes } from './changes.ts';
 import { guardLoopback } from './guard.ts';
 import { servePages } from './pages.ts';
 import { homeAddresses, type PhoneAddress, PhoneListener } from './phone/phoneListener.ts';
+import { CalendarPlans } from './planning/calendarPlans.ts';
 import { answerWithProblems } from './problems.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { phoneRoutes } from './routes/phone.ts';
 import { secured } from './secured.ts';
 import type { Devices } from './store/devices.ts';
-import { answerBadAddress, readJson } from './requests.ts';
+import { answerBadAddress, listensFor, PATIENCE, type Patience, readJson } from './requests.ts';
 import { changeRoutes } from './routes/changes.ts';
 import { copyRoutes } from './routes/copies.ts';
 import { factRoutes } from './routes/facts.ts';
@@ -37,6 +38,7 @@ export type AppOptions = {
   /** Who is asked for prices; absent: the simulated shops. */
   readonly shops?: Shops;
   readonly webFolder?: string;
+  readonly patience?: Patience;
 };
 
 /** What stands at the head of the page of addresses. */
@@ -63,8 +65,9 @@ export async function buildApp({
   changes = new Changes(),
   shops = simulatedShops(),
   webFolder,
+  patience = PATIENCE,
 }: AppOptions): Promise<FastifyInstance> {
-  const app = Fastify({ bodyLimit: 5_000_000, forceCloseConnections: true, frameworkErrors: answerBadAddress });
+  const app = Fastify({ bodyLimit: 5_000_000, forceCloseConnections: true, frameworkErrors: answerBadAddress, ...listensFor(patience) });
   readJson(app);
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -76,15 +79,17 @@ export async function buildApp({
     transform: jsonSchemaTransform,
     transformObject: jsonSchemaTransformObject,
   });
+  const calendars = new CalendarPlans();
   const listener = new PhoneListener(
-    { store, pictures, changes, devices, webFolder: webFolder && existsSync(webFolder) ? webFolder : undefined },
+    { store, pictures, changes, devices, calendars, patience, webFolder: webFolder && existsSync(webFolder) ? webFolder : undefined },
     [...phoneAddresses, ...homeAddresses()],
   );
   app.addHook('preClose', () => listener.close());
+  app.addHook('preClose', () => calendars.close());
   await app.register(benchRoutes(store, changes));
   await app.register(factRoutes(store, changes));
   await app.register(phoneRoutes(listener, devices, changes));
-  await app.register(calendarRoutes(store));
+  await app.register(calendarRoutes(store, calendars));
   await app.register(fileRoutes(store, pictures, copies, changes));
   await app.register(pictureRoutes(store));
   await app.register(copyRoutes(store, copies, changes));

@@ -1,4 +1,4 @@
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { problem } from './problems.ts';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
@@ -22,12 +22,18 @@ function guard(app: FastifyInstance, known: (host: string) => boolean, title: st
   app.addHook('onRequest', async (request, reply) => {
     const host = (request.headers.host ?? '').toLowerCase();
     const { origin } = request.headers;
-    if (known(host) && (origin === undefined || hostOf(origin) === host)) return;
+    if (known(host) && (origin === undefined || hostOf(origin) === host) && !isChangeFromElsewhere(request)) return;
     return reply
       .status(403)
       .type('application/problem+json')
       .send(problem(403, title, mend));
   });
+}
+
+/** A browser says itself where a request comes from, also where it names no origin; a change comes from the own pages alone. */
+function isChangeFromElsewhere({ method, headers }: FastifyRequest): boolean {
+  const from = headers['sec-fetch-site'];
+  return method !== 'GET' && method !== 'HEAD' && from !== undefined && from !== 'same-origin' && from !== 'none';
 }
 
 function nameOf(host: string): string {

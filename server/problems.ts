@@ -1,6 +1,7 @@
 import type { FastifyError, FastifyInstance, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import { BadSetting } from './badSetting.ts';
+import { NoCalendar } from './planning/calendarPlans.ts';
 import { diskTroubleOf } from './store/diskTrouble.ts';
 import { BadFact, StaleWrite, UnknownFact } from './store/refusals.ts';
 
@@ -25,7 +26,7 @@ export function problem(status: number, title: string, mend: string, more: Parti
 export function answerWithProblems(app: FastifyInstance): void {
   app.setErrorHandler(async (error: FastifyError, request, reply) => {
     const details = detailsOf(error, request.routeOptions.bodyLimit ?? app.initialConfig.bodyLimit ?? 0);
-    if (details.status >= 500 && details.status !== OUT_OF_ROOM) console.error(error);
+    if (details.status === 500) console.error(error);
     if (details.status === 413) await heardOut(request);
     return reply.status(details.status).type('application/problem+json').send(details);
   });
@@ -73,6 +74,8 @@ function refusalOf(error: Error): ProblemDetails | null {
   if (error instanceof UnknownFact) return problem(404, error.message, 'Reload the page.');
   if (error instanceof BadFact) return problem(422, error.problem.error, error.problem.mend, { at: error.problem.at });
   if (error instanceof BadSetting) return problem(422, error.message, 'Choose another file.');
+  if (error instanceof NoCalendar)
+    return problem(503, error.message, 'Nothing was changed. Lay aside or take out the piece that was added last, then try again.');
   const trouble = diskTroubleOf(error);
   return trouble
     ? problem(

@@ -26,6 +26,22 @@ describe('a request', () => {
     expect((await bench.app.inject({ url: '/api/workshop', headers: { host: 'LOCALHOST.evil.example' } })).statusCode).toBe(403);
     expect((await bench.app.inject({ url: '/api/workshop', headers: { ...host, origin: 'null' } })).statusCode).toBe(403);
   });
+  it('that changes something comes from no page of elsewhere, even where the browser names no origin', async () => {
+    const sent = (method: 'POST' | 'PUT' | 'DELETE', url: string, from: string) =>
+      bench.app.inject({ method, url, headers: { ...host, 'sec-fetch-site': from, 'content-type': 'application/json' }, payload: '{}' });
+    for (const [method, url] of [
+      ['POST', '/api/events'],
+      ['POST', '/api/import'],
+      ['PUT', '/api/facts/cans/x'],
+      ['DELETE', '/api/facts/cans/x?revision=1'],
+      ['POST', '/api/phone/open'],
+    ] as const)
+      for (const from of ['cross-site', 'same-site', 'nonsense'])
+        expect([url, (await sent(method, url, from)).statusCode]).toEqual([url, 403]);
+    for (const from of ['same-origin', 'none']) expect((await sent('POST', '/api/events', from)).statusCode).toBe(422);
+    const link = await bench.app.inject({ url: '/api/workshop', headers: { ...host, 'sec-fetch-site': 'cross-site' } });
+    expect(link.statusCode).toBe(200);
+  });
   it('to an address nobody can read gets an answer like any other', async () => {
     for (const url of ['/%', '/api/pictures/%E0%A4%A', '/api/%zz']) {
       const reply = await bench.app.inject({ url, headers: host });

@@ -1,4 +1,4 @@
-import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest, FastifyServerOptions } from 'fastify';
 import { problem } from './problems.ts';
 
 /** An address that cannot be read is answered like anything else that is wrong. */
@@ -16,4 +16,14 @@ export function readJson(app: FastifyInstance): void {
   app.addContentTypeParser('application/json', { parseAs: 'string' }, (request, body, done) =>
     parse(request, String(body).replace(/^\uFEFF/, ''), done),
   );
+}
+
+/** How long a request may take to arrive, body and all, and how often that is looked at, in milliseconds. */
+export type Patience = { readonly arrives: number; readonly looked: number };
+/** A workshop with its pictures comes in over the machine's own loopback: two minutes are plenty. */
+export const PATIENCE: Patience = { arrives: 120_000, looked: 10_000 };
+
+/** Whoever begins a request and never ends it is cut off. */
+export function listensFor({ arrives, looked }: Patience): Pick<FastifyServerOptions, 'requestTimeout'> & { http: object } {
+  return { requestTimeout: arrives, http: { connectionsCheckingInterval: looked, headersTimeout: arrives } };
 }

@@ -1,11 +1,10 @@
+import { FORMULA_LIKE, withoutGuard } from '#core/units/index';
 import Papa from 'papaparse';
 
 /** Tables for a spreadsheet, both ways: what every table of the workshop has in common. */
 
 /** More rows than this are no list of a hobby. */
 const MOST_ROWS = 20_000;
-/** What a spreadsheet would work out instead of showing. */
-const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.,]+$))/;
 
 export type WrongLine = {
   /** As a person counts them in the file, the heading being the first. */
@@ -14,7 +13,7 @@ export type WrongLine = {
 };
 
 export function tableText<C extends string>(rows: readonly Readonly<Record<C, string | number>>[], columns: readonly C[]): string {
-  return Papa.unparse([...rows], { columns: [...columns], escapeFormulae: FORMULA });
+  return Papa.unparse([...rows], { columns: [...columns], escapeFormulae: FORMULA_LIKE });
 }
 
 /**
@@ -31,7 +30,7 @@ export function readTable<C extends string, T>(
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (own) => own.trim().toLowerCase(),
-    transform: (own) => own.trim().replace(/^'(?=[=@+-])/, ''),
+    transform: (own) => withoutGuard(own.trim()),
   });
   const missing = needed.filter((column) => !meta.fields?.includes(column));
   if (missing.length > 0) throw new RangeError(`The first line lacks ${missing.join(', ')}. Export the table once to see how it looks.`);

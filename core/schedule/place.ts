@@ -4,6 +4,7 @@ import { Awaited, groupsOf } from './groups.ts';
 import { holdOf } from './holdText.ts';
 import type { Activity, Allowed, Gap, Placed, Problem, Schedule, Unplaced } from './model.ts';
 import { type Block, longestClearing, type Slot, Timeline } from './timeline.ts';
+import { TurnQueue } from './turnQueue.ts';
 import { whyNot } from './whyNot.ts';
 
 /**
@@ -28,6 +29,8 @@ const WORTH_WAITING = 3 * DAY;
 
 type Trial = {
   readonly slots: readonly { activity: Activity; slot: Slot; span: number }[];
+  /** Its first start and its last end. */
+  readonly start: Minute;
   readonly end: Minute;
   readonly inWindow: boolean;
   /** No place before this moment will do, now or later: what is placed only takes room away. */
@@ -45,6 +48,8 @@ type Ranked = {
   readonly from: Minute;
 };
 
+type Queue = TurnQueue<Activity[], Ranked>;
+
 class Placement {
   readonly #problem: Problem;
   readonly #timeline: Timeline;
@@ -52,6 +57,7 @@ class Placement {
   readonly #gapsTo = new Map<string, Gap[]>();
   readonly #placed = new Map<string, Placed>();
   readonly #unplaced: Unplaced[] = [];
+  readonly #settled = new Map<Gap, readonly Allowed[]>();
 
   constructor(problem: Problem) {
     this.#problem = problem;
@@ -63,28 +69,20 @@ class Placement {
   run(): Schedule {
     const groups = groupsOf(this.#problem, this.#gapsTo);
     const awaited = new Awaited(groups, this.#gapsTo);
-    const ready = new Set(awaited.free());
-    const tried = new Map<Activity[], Ranked>();
+    const queue: Queue = new TurnQueue();
+    for (const group of awaited.free()) queue.put(group, this.#ranked(group, this.#problem.now));
     // A trial stays valid until something is placed that could meet it. Then its turn can only come later, so it is tried again
     // only once it would be the next.
     const stale = new Set<Activity[]>();
-    while (ready.size > 0) {
-      const { group, trial } = this.#next(ready, tried, stale);
-      ready.delete(group);
-      tried.delete(group);
+    for (let next = this.#next(queue, stale); next; next = this.#next(queue, stale)) {
+      const { group, trial } = next;
       if (trial === null) {
         this.#giveUp(group);
         continue;
       }
       this.#commit(trial);
-      for (const [other, ranked] of tried) {
-        const own = ranked.trial;
-        if (!own) continue;
-        const sooner = this.#ifCarriedOn(ranked, trial);
-        if (sooner < ranked.rank) tried.set(other, { ...ranked, rank: sooner, start: trial.end, from: Math.min(ranked.from, trial.end) });
-        if (sooner < ranked.rank || overlaps(own, trial, this.#reach)) stale.add(other);
-      }
-      for (const freed of awaited.placed(group)) ready.add(freed);
+      this.#turnsAfter(trial, queue, stale);
+      for (const freed of awaited.placed(group)) queue.put(freed, this.#ranked(freed, this.#problem.now));
     }
     for (const group of groups)
       for (const { id } of group)
@@ -93,30 +91,37 @@ class Placement {
     return { placed: this.#placed, unplaced: this.#unplaced };
   }
 
-  /** Whose turn it is, by a trial that is still valid. */
-  #next(ready: ReadonlySet<Activity[]>, tried: Map<Activity[], Ranked>, stale: Set<Activity[]>): Ranked {
-    while (true) {
-      let best: Ranked | null = null;
-      let second = Number.POSITIVE_INFINITY;
-      for (const group of ready) {
-        const ranked = tried.get(group) ?? this.#ranked(group, this.#problem.now);
-        tried.set(group, ranked);
-        if (best && ranked.rank >= best.rank) second = Math.min(second, ranked.rank);
-        else {
-          second = best === null ? second : (best as Ranked).rank;
-          best = ranked;
-        }
-      }
-      const next = best as Ranked;
-      if (!stale.has(next.group)) return next;
-      const later = this.#atSoonest(next);
-      if (later.rank > second) {
-        tried.set(next.group, later);
+  /** What was just placed gives others a sooner turn in its batch, or may stand where they were to stand. */
+  #turnsAfter(trial: Trial, queue: Queue, stale: Set<Activity[]>): void {
+    const carried = new Set(trial.slots.flatMap(({ activity }) => activity.setUp?.batch ?? []));
+    const sooner: Ranked[] = [];
+    for (const [other, ranked] of queue.turns()) {
+      const own = ranked.trial;
+      if (!own) continue;
+      const batch = other[0].setUp?.batch;
+      const rank = batch !== undefined && carried.has(batch) ? this.#ifCarriedOn(ranked, trial) : Number.POSITIVE_INFINITY;
+      if (rank < ranked.rank) {
+        sooner.push({ ...ranked, rank, start: trial.end, from: Math.min(ranked.from, trial.end) });
+        stale.add(other);
+      } else if (!stale.has(other) && overlaps(own, trial, this.#reach)) stale.add(other);
+    }
+    for (const ranked of sooner) queue.put(ranked.group, ranked);
+  }
+
+  /** Whose turn it is, by a trial that is still valid; null where all have had theirs. */
+  #next(queue: Queue, stale: Set<Activity[]>): Ranked | null {
+    for (let first = queue.take(); first; first = queue.take()) {
+      const { own: group, turn } = first;
+      if (!stale.has(group)) return turn;
+      const later = this.#atSoonest(turn);
+      if (later.rank > queue.soonest) {
+        queue.put(group, later);
         continue;
       }
-      stale.delete(next.group);
-      tried.set(next.group, this.#ranked(next.group, next.from));
+      stale.delete(group);
+      queue.put(group, this.#ranked(group, turn.from));
     }
+    return null;
   }
 
   /** A turn no sooner than the first member could start now: enough to see that others come before it. */
@@ -242,6 +247,7 @@ class Placement {
     const [{ slot: first }] = slots;
     return {
       slots,
+      start: Math.min(...slots.map(({ slot }) => slot.start)),
       end: Math.max(...slots.map(({ slot }) => slot.end)),
       inWindow: inWindow && slots.length === group.length,
       none: first.start,
@@ -250,17 +256,24 @@ class Placement {
 
   /** Stretches in which an activity may start: all its gaps at once. `first`: when the soonest window with an end shuts. */
   #allowedFor(activity: Activity, ends: ReadonlyMap<string, Minute>): { allowed: Allowed[]; first: Minute | null } {
-    const endOf = this.#endOf(ends);
     let allowed: Allowed[] = [{ from: this.#problem.now, to: null }];
     let first: Minute | null = null;
     for (const gap of this.#gapsTo.get(activity.id) ?? []) {
-      const spans = gap.allowed(endOf);
+      const spans = this.#stretchesOf(gap, ends);
       // A window that something already done has opened is held as those are that the plan opens itself; one long shut is not.
       const opened = gap.together.length > 0 || (gap.from.length === 0 && (spans[0]?.to ?? 0) >= this.#problem.now);
       if (opened && spans.length > 1 && spans[0].to !== null) first = first === null ? spans[0].to : Math.min(first, spans[0].to);
       allowed = intersect(allowed, spans);
     }
     return { allowed, first };
+  }
+
+  /** What hangs on placed steps alone stays as it is: nothing that was placed moves. */
+  #stretchesOf(gap: Gap, ends: ReadonlyMap<string, Minute>): readonly Allowed[] {
+    if (gap.from.some((id) => ends.has(id))) return gap.allowed(this.#endOf(ends));
+    const known = this.#settled.get(gap) ?? gap.allowed(this.#endOf(ends));
+    this.#settled.set(gap, known);
+    return known;
   }
 
   /** When a step ends that is placed, or about to be. */
@@ -307,6 +320,7 @@ function blockOf({ id, mix, clearing, setUp }: Activity, { start, end, across, s
 }
 
 function overlaps(trial: Trial, done: Trial, reach: number): boolean {
+  if (!mayMeet(trial, done, reach)) return false;
   return trial.slots.some(({ activity, slot }) =>
     done.slots.some((other) => {
       // What hangs for days may take the place of what is sprayed much later.
@@ -317,4 +331,10 @@ function overlaps(trial: Trial, done: Trial, reach: number): boolean {
       return slot.start < other.slot.end + near && other.slot.start < slot.end + near;
     }),
   );
+}
+
+/** False where they are too far apart in time for one to be in the way of the other. */
+function mayMeet(trial: Trial, done: Trial, reach: number): boolean {
+  const near = Math.max(DAY, reach);
+  return (trial.start < done.end + near && done.start < trial.end + near) || trial.slots.some(({ slot }) => slot.spells || slot.load);
 }

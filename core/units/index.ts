@@ -37,3 +37,4 @@ export { clockFigures, dateFigures, parseClock, parseDate } from './dates.ts';
 export { joinedSpans, type Span } from './spans.ts';
 export { areaGrowth, quarterSheets, workGrowth, type WorkKind, type WorkSize, workMinutes } from './work.ts';
 export { splitExactly } from './shares.ts';
+export { FORMULA_LIKE, withoutGuard } from './tableCells.ts';

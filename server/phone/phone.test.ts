@@ -1,4 +1,5 @@
 import { request } from 'node:http';
+import { connect } from 'node:net';
 import { describe, expect, it } from 'vitest';
 import { demoText, note, testWorkshop } from '../testWorkshop.ts';
 import { buildApp } from '../app.ts';
@@ -36,6 +37,19 @@ const reopen = async () => {
   const { body } = await bench.send('POST', '/api/phone/open', { name: NAME, hours: 3 });
   return body as { url: string; code: { code: string } };
 };
+/** What the server says to a request whose body never comes. */
+const dribbled = (port: number) =>
+  new Promise<string>((resolve, reject) => {
+    const socket = connect({ host: '127.0.0.1', port }, () =>
+      socket.write(`POST /pair HTTP/1.1\r\nhost: ${NAME}:${port}\r\ncontent-type: application/json\r\ncontent-length: 900\r\n\r\n{`),
+    );
+    let said = '';
+    socket.on('data', (chunk) => {
+      said += chunk;
+    });
+    socket.on('close', () => resolve(said));
+    socket.on('error', reject);
+  });
 const FORM = { 'content-type': 'application/x-www-form-urlencoded' };
 const pair = async (url: string, code: string, name = 'Old phone') => {
   const reply = await ask(url, '/pair', { method: 'POST', headers: FORM, body: new URLSearchParams({ code, name }).toString() });
@@ -155,6 +169,38 @@ describe('the phone at the bench', () => {
     expect((await pair(url, fresh)).status).toBe(403);
     const shown = await ask(url, `/pair?code=${encodeURIComponent('"><script>alert(1)</script>')}`);
     expect(shown.body).not.toContain('<script>');
+  });
+  it.each([
+    ['JSON', { 'content-type': 'application/json' }, JSON.stringify({ code: { toString: 'x' }, name: [1] })],
+    ['JSON that is no object', { 'content-type': 'application/json' }, '[]'],
+    ['a number', { 'content-type': 'application/json' }, JSON.stringify({ code: 12345678 })],
+  ])('refuses %s where text is wanted, and the code still pairs', async (_what, headers, body) => {
+    const { url, code } = await reopen();
+    expect((await ask(url, '/pair', { method: 'POST', headers, body })).status).toBe(400);
+    expect((await pair(url, code.code)).cookie).toContain('enamelos-phone=');
+  });
+  it('reads no code that stands twice in the address', async () => {
+    const { url } = await reopen();
+    expect((await ask(url, '/pair?code=1&code=2')).status).toBe(400);
+  });
+  it('soon hears a stranger no more, whatever address is asked, and a paired phone all the same', async () => {
+    const { url, cookie } = await paired();
+    const statuses = await Promise.all(
+      Array.from({ length: 90 }, (_, index) => ask(url, index % 2 ? '/pair' : `/nowhere/${index}`).then(({ status }) => status)),
+    );
+    expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(25);
+    const refused = await ask(url, '/pair');
+    expect([refused.status, Number(refused.headers['retry-after']) > 0]).toEqual([429, true]);
+    expect((await ask(url, '/api/workshop', { headers: cookie })).status).toBe(200);
+  });
+  it('cuts off whoever begins a request and never ends it', async () => {
+    await bench.app.close();
+    const patience = { arrives: 200, looked: 100 };
+    const phoneAddresses = namedAddresses(`${NAME}=127.0.0.1`);
+    bench.app = await buildApp({ ...bench.opened, changes: bench.changes, patience, phoneAddresses });
+    const { body } = await bench.send('POST', '/api/phone/open', { name: NAME, hours: 3 });
+    const own = await bench.app.listen({ port: 0, host: '127.0.0.1' });
+    for (const port of [Number(new URL(body.url).port), Number(new URL(own).port)]) expect(await dribbled(port)).toContain('408');
   });
   it('opens for no name of another machine, nor for ever', async () => {
     expect((await bench.send('POST', '/api/phone/open', { name: 'evil.example', hours: 1 })).status).toBe(422);

@@ -1,4 +1,5 @@
 import { type Label, type Problem, problemOf, type Sheet, sheetSchema } from '#core/facts/index';
+import { FORMULA_LIKE, withoutGuard } from '#core/units/index';
 import Papa from 'papaparse';
 
 /** Product sheets as CSV both ways: one row a sheet, label figures in their own columns, empty where the label is silent. */
@@ -70,16 +71,9 @@ function cellsOf(sheet: Sheet): Cells {
   };
 }
 
-/** What a spreadsheet would work out instead of showing; a plain negative figure is none. */
-const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.,]+$))/;
-
 /** A cell that a spreadsheet would take for a formula begins with an apostrophe, which reading takes off again. */
 export function sheetsToCsv(sheets: readonly Sheet[]): string {
-  return Papa.unparse(sheets.map(cellsOf), { columns: [...HEAD, ...FIGURES, ...SAYINGS], escapeFormulae: FORMULA });
-}
-
-function withoutGuard(cell: string): string {
-  return cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
+  return Papa.unparse(sheets.map(cellsOf), { columns: [...HEAD, ...FIGURES, ...SAYINGS], escapeFormulae: FORMULA_LIKE });
 }
 
 export type SheetsRead = { readonly ok: true; readonly sheets: readonly Sheet[] } | { readonly ok: false; readonly problem: Problem };

@@ -26,6 +26,15 @@ const anotherReadsGpl = (text: string): Promise<Named[]> =>
   });
 
 describe('a chart', () => {
+  it.each(['=HYPERLINK("x")', '@SUM(A1)', '+cmd', '-cmd', '\t=1'])(
+    'carry no formula into a spreadsheet, and give %j back as it was',
+    (formula) => {
+      const text = chartAsCsv({ colours: [{ name: formula.trim(), lab: labOf('#1d4b78') }] });
+      const [cell] = parse(text, { columns: true }).map((row) => (row as { name: string }).name);
+      expect(cell).toBe(`'${formula.trim()}`);
+      expect(readChart(text).colours[0].name).toBe(formula.trim());
+    },
+  );
   it('as GPL is read by another parser, and back here', async () => {
     await fc.assert(
       fc.asyncProperty(chart, async (own) => {

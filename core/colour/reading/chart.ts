@@ -1,4 +1,5 @@
 import type { Chart, Lab } from '#core/facts/index';
+import { FORMULA_LIKE, withoutGuard } from '#core/units/index';
 import Papa from 'papaparse';
 import { readColour } from './reading.ts';
 import { hexOf, labOf } from '../spaces.ts';
@@ -56,7 +57,7 @@ function readCsv(text: string): ReadChart {
   const colours = data.flatMap((row, index): ChartColour[] => {
     const typed = row.hex?.trim() || [row.l, row.a, row.b].map((value) => value?.trim() ?? '').join('; ');
     const answer = readColour(typed);
-    if (answer.ok) return [{ name: nameOr(row.name, hexOf(answer.lab)), lab: answer.lab }];
+    if (answer.ok) return [{ name: nameOr(row.name && withoutGuard(row.name.trim()), hexOf(answer.lab)), lab: answer.lab }];
     problems.push({ line: index + 2, mend: answer.mend });
     return [];
   });
@@ -78,10 +79,11 @@ export function chartAsGpl({ name, colours }: Pick<Chart, 'name' | 'colours'>): 
 
 /** With the Lab itself, which no screen rounds. */
 export function chartAsCsv({ colours }: Pick<Chart, 'colours'>): string {
-  return `${Papa.unparse({
+  const table = {
     fields: ['name', 'l', 'a', 'b', 'hex'],
     data: colours.map(({ name, lab }) => [name, ...figures(lab), hexOf(lab)]),
-  })}\r\n`;
+  };
+  return `${Papa.unparse(table, { escapeFormulae: FORMULA_LIKE })}\r\n`;
 }
 
 function figures({ l, a, b }: Lab): string[] {
