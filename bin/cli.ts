@@ -9,6 +9,7 @@ import { askSolved, checkRows, findingRows, planJson, questionSchemas } from '#c
 import { readWorkshopFile } from '#core/admission/index';
 import { solveWithHighs } from '../solver/highs.ts';
 import { isZip, unpacked } from '../server/archive.ts';
+import { fileToRead, WrongPath } from '../server/paths.ts';
 import { BadFact } from '../server/store/refusals.ts';
 import type { DataCommand } from './dataCommands.ts';
 
@@ -62,9 +63,10 @@ function option(argv: readonly string[], name: string): string | undefined {
 async function planFile(command: 'plan' | 'check', path: string, argv: readonly string[]): Promise<number> {
   let text: string;
   try {
-    text = await workshopText(readFileSync(path));
+    text = await workshopText(readFileSync(fileToRead(path)));
   } catch (error) {
     if (error instanceof BadFact) return refuse(error.problem);
+    if (error instanceof WrongPath) return refuse({ error: error.said, at: '(file)', mend: error.mend });
     return refuse({ error: `Cannot read ${path}: ${(error as Error).message}`, at: '(file)', mend: 'Name a workshop file that exists.' });
   }
   const read = readWorkshopFile(text);

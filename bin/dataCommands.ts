@@ -1,10 +1,12 @@
 import type { Problem } from '#core/facts/index';
 import { readWorkshopFile } from '#core/admission/index';
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { counted } from '#core/units/index';
+import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { isZip, unpacked } from '../server/archive.ts';
 import { BadSetting, DamagedFile } from '../server/badSetting.ts';
-import { type Contents, contentsOf, copyFile } from '../server/store/copies.ts';
+import { fileToRead, fileToWrite, makeFolder, WrongPath } from '../server/paths.ts';
+import { type Read, contentsOf, copyFile } from '../server/store/copies.ts';
 import { workshopFile } from '../server/store/database.ts';
 import { diskTroubleOf } from '../server/store/diskTrouble.ts';
 import { BadFact } from '../server/store/refusals.ts';
@@ -20,8 +22,7 @@ export async function runDataCommand(command: DataCommand, target: string, refus
     return 0;
   } catch (error) {
     if (error instanceof BadFact) return refuse(error.problem);
-    if ((error as NodeJS.ErrnoException).code === 'ENOENT')
-      return refuse({ error: `There is no ${target}.`, at: '(file)', mend: 'Name a file that exists.' });
+    if (error instanceof WrongPath) return refuse({ error: error.said, at: '(file)', mend: error.mend });
     const trouble = error instanceof BadSetting ? error : diskTroubleOf(error);
     if (!trouble) throw error;
     process.stderr.write(`${trouble.message}\n`);
@@ -36,7 +37,7 @@ const COMMANDS: Readonly<Record<DataCommand, Run>> = {
   export: exportTo,
   import: async (path, folder) => replace(folder, await fileContents(path), 'import'),
   backup: backupInto,
-  restore: (path, folder) => replace(folder, contentsOf(path), 'restore'),
+  restore: (path, folder) => replace(folder, contentsOf(fileToRead(path)), 'restore'),
 };
 
 function say(text: string): void {
@@ -44,6 +45,7 @@ function say(text: string): void {
 }
 
 function exportTo(path: string, folder: string): void {
+  fileToWrite(path);
   const { facts, pictures } = contentsOf(known(workshopFile(folder)));
   const named = new Set(pictureIds(facts));
   const asked = { facts, pictures: path.endsWith('.json') ? [] : pictures.filter(({ id }) => named.has(id)) };
@@ -55,18 +57,20 @@ function exportTo(path: string, folder: string): void {
 }
 
 async function backupInto(target: string, folder: string): Promise<void> {
-  mkdirSync(target, { recursive: true });
+  makeFolder(target);
   const path = join(target, `enamelos-${new Date().toISOString().slice(0, 19).replace(/:/g, '')}.sqlite`);
   await copyFile(known(workshopFile(folder)), path);
   say(`Copied to ${path}.`);
 }
 
-async function replace(folder: string, { facts, pictures }: Contents, change: 'import' | 'restore'): Promise<void> {
+async function replace(folder: string, { facts, pictures, aside }: Read, change: 'import' | 'restore'): Promise<void> {
   const opened = change === 'restore' ? openedEvenIfDamaged(folder) : openWorkshop(folder);
   try {
     const before = await opened.copies.before(change, new Date().toISOString());
-    opened.store.replaceAll(facts, pictures);
+    opened.store.replaceAll(facts, pictures, aside);
     say(`Done: ${facts.pieces.length} pieces, ${facts.events.length} entries. What stood before is in copies/${before}.`);
+    if (aside.length > 0)
+      say(`${counted(aside.length, 'fact or entry', 'facts or entries')} could not be read and lie aside: see Workshop.`);
   } finally {
     opened.close();
   }
@@ -86,12 +90,12 @@ function openedEvenIfDamaged(folder: string): Opened {
   }
 }
 
-async function fileContents(path: string): Promise<Contents> {
-  const file = readFileSync(path);
+async function fileContents(path: string): Promise<Read> {
+  const file = readFileSync(fileToRead(path));
   const zip = isZip(file) ? await unpacked(file) : { text: file.toString('utf8'), pictures: [] };
   const read = readWorkshopFile(zip.text);
   if (!read.ok) throw new BadFact(read.problem);
-  return { facts: read.value.facts, pictures: await imagesOf(zip) };
+  return { facts: read.value.facts, pictures: await imagesOf(zip), aside: [] };
 }
 
 function known(path: string): string {

@@ -1,10 +1,22 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { chmodSync, copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bundle } from '../bin/bundle.ts';
 import { BadSetting } from './badSetting.ts';
+import { fileToRead, fileToWrite, makeFolder } from './paths.ts';
 import { runForecasts, runSensors } from './sensors.ts';
 import { openWorkshop } from './workshopFolder.ts';
 import { demoText, note, shop, testWorkshop } from './testWorkshop.ts';
@@ -143,6 +155,18 @@ describe('one unreadable fact', () => {
       "UPDATE event SET body = json_set(body, '$.kind', 'dance') WHERE position = (SELECT max(position) FROM event)",
     );
     expect([setAside, facts.events.length]).toEqual([1, JSON.parse(demoText).facts.events.length - 1]);
+  });
+  it('is set aside once more by a copy that has it, and no copy with it in fills the list', async () => {
+    await bench.send('POST', '/api/import', { text: demoText, apply: true });
+    const name = await bench.opened.copies.before('import', '2026-12-02T19:00:00Z');
+    const copy = new Database(join(bench.folder, 'copies', name));
+    copy.prepare("UPDATE fact SET body = 'x' WHERE collection = 'pieces' AND id = 'tram'").run();
+    copy.prepare("UPDATE event SET body = 'x' WHERE position = 1").run();
+    copy.close();
+    for (let time = 0; time < 2; time++)
+      expect((await bench.send('POST', `/api/copies/${name}/restore`)).body).toMatchObject({ setAside: 2 });
+    expect((await bench.get('/api/workshop')).body).toMatchObject({ setAside: 2 });
+    expect((await bench.get('/api/set-aside')).body).toContainEqual({ collection: 'pieces', id: 'tram', why: 'It is no JSON.', body: 'x' });
   });
   it('that is the workshop itself gives way to its last readable state', async () => {
     const { facts } = await spoilt("UPDATE fact SET body = 'x' WHERE collection = 'workshop'");
@@ -285,6 +309,42 @@ describe('the program as it is started', () => {
     there.close();
   });
 
+  it('says of a path that leads nowhere what to name instead', async () => {
+    await bench.send('POST', '/api/import', { text: demoText, apply: true });
+    const out = join(bench.folder, 'out');
+    mkdirSync(out);
+    writeFileSync(join(out, 'a-file'), 'x');
+    for (const [args, said] of [
+      [['restore', join(out, 'none')], 'There is no file'],
+      [['import', out], 'is a folder'],
+      [['export', join(out, 'no', 'such', 'x.zip')], 'There is no folder'],
+      [['backup', join(out, 'a-file')], 'is a file, not a folder'],
+      [['plan', out], 'is a folder'],
+    ] as const)
+      expect([args[0], cli(bench.folder, ...args)]).toEqual([args[0], { code: 2, said: expect.stringContaining(said) }]);
+  });
+  it('makes no folder in a file, nor where none can be', () => {
+    writeFileSync(join(bench.folder, 'a-file'), 'x');
+    expect(() => makeFolder(join(bench.folder, 'a-file', 'x'))).toThrow(/is a file, not a folder/);
+    expect(() => makeFolder('/proc/nowhere/x')).toThrow(/cannot be made/);
+    expect(() => fileToRead(bench.folder)).toThrow(/is a folder/);
+    expect(() => fileToWrite(bench.folder)).toThrow(/is a folder/);
+    makeFolder(join(bench.folder, 'one', 'in', 'another'));
+    expect(existsSync(join(bench.folder, 'one', 'in', 'another'))).toBe(true);
+  });
+  it('leaves nothing beside its copies', async () => {
+    const copies = join(bench.folder, 'copies');
+    const name = await bench.opened.copies.before('import', '2026-12-02T19:00:00Z');
+    for (const end of ['.partial', '.partial-journal', '-wal', '-shm']) writeFileSync(join(copies, name + end), 'x');
+    bench.opened.copies.clearRemains();
+    await bench.opened.copies.daily('2026-12-02T19:00:00Z');
+    bench.opened.copies.list();
+    expect(readdirSync(copies).sort()).toEqual([name, 'daily-2026-12-02.sqlite'].sort());
+    mkdirSync(join(copies, 'daily-2026-12-03.sqlite'));
+    bench.opened.db.pragma('query_only = ON');
+    await bench.opened.copies.before('restore', '2026-12-03T19:00:00Z').catch(() => undefined);
+    expect(readdirSync(copies).filter((own) => own.includes('partial'))).toEqual([]);
+  });
   it('brings a copy back where the file is damaged, and keeps the damaged one', async () => {
     await bench.send('POST', '/api/import', { text: demoText, apply: true });
     expect(cli(bench.folder, 'backup', join(bench.folder, 'out')).code).toBe(0);

@@ -38,6 +38,7 @@ try {
     failing.includes('sensor') ? 'silent' : failing.includes('sensor-nonsense') ? 'nonsense' : undefined,
   );
   const stopForecasts = runForecasts(store, changes, failing.includes('forecast'));
+  parts.copies.clearRemains();
   const stopCopies = runDailyCopies(parts.copies);
   const stop = async () => {
     stopSensors();

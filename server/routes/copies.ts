@@ -24,13 +24,15 @@ export function copyRoutes(store: Store, copies: Copies, changes: Changes): Fast
 
     app.post(
       '/api/copies/:name/restore',
-      { schema: { params: z.object({ name: z.string().max(100) }), response: { 200: z.object({ before: z.string() }) } } },
+      {
+        schema: { params: z.object({ name: z.string().max(100) }), response: { 200: z.object({ before: z.string(), setAside: z.int() }) } },
+      },
       async ({ params }) => {
-        const { facts, pictures } = copies.read(params.name);
+        const { facts, pictures, aside } = copies.read(params.name);
         const before = await copies.before('restore', rightNow().toISOString());
-        store.replaceAll(facts, pictures);
+        store.replaceAll(facts, pictures, aside);
         changes.announce(store.changes);
-        return { before };
+        return { before, setAside: aside.length };
       },
     );
   };

@@ -1,13 +1,15 @@
 import type { Facts } from '#core/facts/index';
 import Database from 'better-sqlite3';
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { beforeName, type Change, copiesFolder, dailyName } from './copyNames.ts';
 import { openForReading } from './database.ts';
 import type { Db } from './db.ts';
+import { makeFolder } from '../paths.ts';
 import { knownVersion } from './migrate.ts';
 import type { StoredPicture } from './pictures.ts';
 import { UnknownFact } from './refusals.ts';
+import type { SetAside } from './setAside.ts';
 import { Store } from './store.ts';
 import { sweep } from './sweep.ts';
 
@@ -20,9 +22,12 @@ export type Copy = {
   readonly holds: { readonly pieces: number; readonly events: number; readonly pictures: number } | null;
 };
 export type Contents = { readonly facts: Facts; readonly pictures: readonly StoredPicture[] };
+/** What a database holds, and what could not be read in it, as it was found. */
+export type Read = Contents & { readonly aside: readonly SetAside[] };
 
 const DAILY_KEPT = 14;
 const BEFORE_KEPT = 5;
+const REMAINS = /^(daily|before)-[A-Za-z0-9-]+\.sqlite(\.partial(-journal|-wal|-shm)?|-journal|-wal|-shm)$/;
 const NAME = /^(daily|before)-[A-Za-z0-9-]+\.sqlite$/;
 
 /** Copies of the whole workshop beside it, made by the database's own online backup: writes go on meanwhile. */
@@ -33,6 +38,12 @@ export class Copies {
   constructor(db: Db, folder: string) {
     this.#db = db;
     this.#folder = copiesFolder(folder);
+  }
+
+  /** Halves of copies that a power cut has left. */
+  clearRemains(): void {
+    if (!existsSync(this.#folder)) return;
+    for (const name of readdirSync(this.#folder)) if (REMAINS.test(name)) rmSync(join(this.#folder, name), { force: true });
   }
 
   /** Once a day; `stamp` is the moment as ISO text. */
@@ -62,13 +73,13 @@ export class Copies {
   }
 
   /** What a copy holds, brought up to date. @throws UnknownFact for a name that is none, BadSetting for a damaged one */
-  read(name: string): Contents {
+  read(name: string): Read {
     if (!this.#names().includes(name)) throw new UnknownFact('There is no copy of this name.');
     return contentsOf(join(this.#folder, name));
   }
 
   async #make(name: string): Promise<void> {
-    mkdirSync(this.#folder, { recursive: true });
+    makeFolder(this.#folder);
     await backUp(this.#db, join(this.#folder, name));
   }
 
@@ -97,9 +108,13 @@ export async function copyFile(from: string, to: string): Promise<void> {
 
 /** A copy cut off by a power cut never stands under a copy's name. */
 async function backUp(db: Db, path: string): Promise<void> {
-  await db.backup(`${path}.partial`);
-  standAlone(`${path}.partial`);
-  renameSync(`${path}.partial`, path);
+  try {
+    await db.backup(`${path}.partial`);
+    standAlone(`${path}.partial`);
+    renameSync(`${path}.partial`, path);
+  } finally {
+    for (const end of ['', '-journal', '-wal', '-shm']) rmSync(`${path}.partial${end}`, { force: true });
+  }
 }
 
 /** One file with nothing beside it, to be carried anywhere. */
@@ -110,12 +125,13 @@ function standAlone(path: string): void {
 }
 
 /** Everything in a database file of this program, whatever its version. @throws BadSetting */
-export function contentsOf(path: string): Contents {
+export function contentsOf(path: string): Read {
   const { db } = openForReading(path);
   try {
     sweep(db, 'UTC');
     const pictures = db.prepare('SELECT id, width, height, bytes FROM picture').all() as StoredPicture[];
-    return { facts: new Store(db).snapshot().facts, pictures };
+    const store = new Store(db);
+    return { facts: store.snapshot().facts, pictures, aside: store.setAside() };
   } finally {
     db.close();
   }

@@ -1,8 +1,8 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { BadSetting, DamagedFile } from '../badSetting.ts';
+import { DamagedFile } from '../badSetting.ts';
 import { copiesFolder } from './copyNames.ts';
 import type { Db } from './db.ts';
 import { diskTroubleOf } from './diskTrouble.ts';
@@ -73,18 +73,6 @@ function prepared(db: Db, path: string, work: () => void): Db {
 function upgradeAll(db: Db, path: string, folder: string | null): void {
   migrate(db);
   upgradeStored(db, path, folder && copiesFolder(folder));
-}
-
-/** @throws BadSetting where a file has the folder's name */
-export function makeFolder(folder: string): void {
-  try {
-    mkdirSync(folder, { recursive: true });
-  } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    if (code === 'EEXIST' || code === 'ENOTDIR')
-      throw new BadSetting(`${folder} is a file, not a folder. Set ENAMELOS_DATA to a folder for the workshop.`);
-    throw error;
-  }
 }
 
 /** An empty file would be taken for a new workshop and written over: what it held may still be saved elsewhere. */

@@ -16,11 +16,11 @@ import { type StoredPicture, writePicture } from './pictures.ts';
 import { BadFact, StaleWrite, UnknownFact } from './refusals.ts';
 import { type Cause, checkReferences, keepsWorkshop, type Revision, stateBefore } from './revisions.ts';
 import { type Found, SearchIndex } from './search.ts';
+import { allSetAside, keepAside, type SetAside } from './setAside.ts';
 
 /** Facts keep revisions; a write names the revision it was made from. */
 
 export type Revised<C extends Collection> = { readonly revision: number; readonly value: FactOf<C> };
-export type SetAside = { readonly collection: string; readonly id: string; readonly why: string; readonly body: string };
 export type Snapshot = {
   readonly facts: Facts;
   readonly revisions: Readonly<Record<string, number>>;
@@ -120,7 +120,7 @@ export class Store {
 
   /** What could not be read when the workshop was opened, as it was found. */
   setAside(): SetAside[] {
-    return this.#db.prepare('SELECT collection, id, why, body FROM set_aside ORDER BY position').all() as SetAside[];
+    return allSetAside(this.#db);
   }
 
   /**
@@ -224,8 +224,9 @@ export class Store {
   }
 
   /** Replaces everything by the facts and pictures of a file, all or nothing. */
-  replaceAll(facts: Facts, pictures: readonly StoredPicture[] = []): void {
+  replaceAll(facts: Facts, pictures: readonly StoredPicture[] = [], aside: readonly SetAside[] = []): void {
     this.#inOne(() => {
+      for (const own of aside) keepAside(this.#db, own);
       this.#db.exec('DELETE FROM event');
       const now = new Map(this.#rows().map((row) => [`${row.collection}/${row.id}`, row]));
       for (const collection of COLLECTION_NAMES)

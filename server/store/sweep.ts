@@ -12,6 +12,7 @@ import {
 import { newWorkshop } from '#core/buying/index';
 import type { z } from 'zod';
 import type { Db } from './db.ts';
+import { keepAside } from './setAside.ts';
 
 /**
  * Sets aside what cannot be read, each with its reason, so that the rest opens: facts and entries that do not fit their
@@ -56,12 +57,8 @@ function readAs(
 }
 
 function setFactAside(db: Db, { collection, id, body }: Row, why: string): void {
-  keepAside(db, collection, id, body, why);
+  keepAside(db, { collection, id, body, why });
   db.prepare('DELETE FROM fact WHERE collection = ? AND id = ?').run(collection, id);
-}
-
-function keepAside(db: Db, collection: string, id: string, body: string, why: string): void {
-  db.prepare('INSERT INTO set_aside (collection, id, body, why) VALUES (?, ?, ?, ?)').run(collection, id, body, why);
 }
 
 function sweepEvents(db: Db): void {
@@ -73,7 +70,7 @@ function sweepEvents(db: Db): void {
   for (const row of rows) {
     const { why } = readAs(row, eventSchema);
     if (why === null) continue;
-    keepAside(db, 'events', row.id, row.body, why);
+    keepAside(db, { collection: 'events', id: row.id, body: row.body, why });
     db.prepare('DELETE FROM event WHERE position = ?').run(row.position);
   }
 }

@@ -1,5 +1,6 @@
 import { canUpgrade, type Facts, FORMAT_VERSION, upgraded, upgradedFact } from '#core/facts/index';
-import { existsSync, mkdirSync } from 'node:fs';
+import { makeFolder } from '../paths.ts';
+import { existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { BadSetting } from '../badSetting.ts';
 import type { Db } from './db.ts';
@@ -42,9 +43,12 @@ function noteVersion(db: Db): void {
 
 /** The whole file as it was; one made earlier is never overwritten. */
 function keepCopy(db: Db, copies: string, version: number): void {
-  mkdirSync(copies, { recursive: true });
+  makeFolder(copies);
   const path = join(copies, `before-upgrade-version${version}.sqlite`);
-  if (!existsSync(path)) db.prepare('VACUUM INTO ?').run(path);
+  if (existsSync(path)) return;
+  rmSync(`${path}.partial`, { force: true });
+  db.prepare('VACUUM INTO ?').run(`${path}.partial`);
+  renameSync(`${path}.partial`, path);
 }
 
 function upgradeFacts(db: Db, version: number): void {

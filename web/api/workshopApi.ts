@@ -80,7 +80,7 @@ export const workshopApi = createApi({
       invalidatesTags: (answer) => (answer?.applied ? ['Workshop', 'Copies', 'Phone'] : []),
     }),
     copies: build.query<readonly Copy[], void>({ query: () => '/copies', providesTags: ['Copies'] }),
-    restoreCopy: build.mutation<{ before: string }, string>({
+    restoreCopy: build.mutation<{ before: string; setAside: number }, string>({
       query: (name) => ({ url: `/copies/${name}/restore`, method: 'POST' }),
       invalidatesTags: ['Workshop', 'Copies', 'Phone'],
     }),

@@ -128,9 +128,19 @@ export const pieceSchema = z
       if (belongsToItself(part.id, piece.parts))
         context.addIssue({ code: 'custom', path: ['parts', i, 'within'], message: 'These parts belong to each other in a circle.' });
     }
+    const coats = piece.parts.flatMap(({ layers }) => layers).reduce((sum, layer) => sum + layer.coats, 0);
+    if (coats > MOST_COATS)
+      context.addIssue({
+        code: 'custom',
+        path: ['parts'],
+        message: `${coats} coats on one piece are more than can be planned: at most ${MOST_COATS}. Were layers repeated by mistake?`,
+      });
     for (const { path, message } of [...taskProblems(piece), ...fitProblems(piece)]) context.addIssue({ code: 'custom', path, message });
   });
 export type Piece = z.infer<typeof pieceSchema>;
+
+/** Sixty parts of five layers of five coats; more is a slip of the finger, and would hold the planner for minutes. */
+const MOST_COATS = 1500;
 
 type NamedId = { readonly id: string; readonly path: (string | number)[]; readonly what: ReadonlySet<string> };
 

@@ -1,6 +1,6 @@
 import { clocksOf, conditionsOf } from '#core/drying/index';
-import { partSchema } from '#core/facts/index';
-import { lacquer, NOW, part, primer, shelf } from '#core/invented/index';
+import { partSchema, pieceSchema } from '#core/facts/index';
+import { lacquer, NOW, part, piece, primer, shelf } from '#core/invented/index';
 import { describe, expect, it } from 'vitest';
 import { type PlannedFilm, timesOf } from './films.ts';
 
@@ -35,6 +35,26 @@ function looks(depth: number): number {
   });
   return looked;
 }
+
+describe('a piece of more coats than anybody lays', () => {
+  const own = (parts: number, coats: number) =>
+    pieceSchema.safeParse({
+      ...piece(part({ finish: 'bare', layers: [] })),
+      parts: Array.from({ length: parts }, (_, n) =>
+        part({
+          finish: 'bare',
+          id: `p${n}`,
+          zones: [{ id: `z${n}`, name: 'all over' }],
+          faces: [{ id: 'f', longMm: 100, shortMm: 40, count: 1, seen: true, zoneId: `z${n}` }],
+          layers: Array.from({ length: 10 }, (_, k) => lacquer(coats, { id: `l${n}-${k}` })),
+        }),
+      ),
+    });
+  it('is refused by name, and one of many parts is not', () => {
+    expect(own(60, 12).error?.issues[0]).toMatchObject({ path: ['parts'], message: expect.stringContaining('7200 coats on one piece') });
+    expect(own(60, 2).error?.issues).toBeUndefined();
+  });
+});
 
 describe('a deep stack that dries together', () => {
   it('looks at each film once, however deep it is', () => {

@@ -43,8 +43,11 @@ function CopyRow({ copy }: { copy: Copy }) {
   const kind = KINDS.find(([start]) => copy.name.startsWith(start))?.[1] ?? '';
   const at = toMinute(copy.at);
   const restore = () =>
-    void restoreCopy(copy.name).then((before) => {
-      if (before) toast(`Back to ${words.moment(at)}.`, { action: { label: 'Undo', onClick: () => void restoreCopy(before) } });
+    void restoreCopy(copy.name).then((restored) => {
+      if (!restored) return;
+      const { before, setAside } = restored;
+      const aside = setAside > 0 ? ` ${counted(setAside, 'fact or entry', 'facts or entries')} of it could not be read and lie aside.` : '';
+      toast(`Back to ${words.moment(at)}.${aside}`, { action: { label: 'Undo', onClick: () => void restoreCopy(before) } });
     });
   return (
     <li className="flex items-center gap-3 border-t border-hairline py-2">
