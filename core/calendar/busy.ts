@@ -1,5 +1,6 @@
 import { atLocal, DAY, joinedSpans, type Minute, type Span } from '#core/units/index';
 import ICAL from 'ical.js';
+import { startNear } from './series.ts';
 
 /** Busy time out of an iCalendar file: single events, whole days and series with their exceptions, as stretches of real minutes. */
 
@@ -23,19 +24,19 @@ export type BusyQuestion = {
   readonly timeZone: string;
 };
 
-/** A series that began long ago is followed so far. */
+/** Occurrences of one series that are followed: what has more before its time comes is said to be cut. */
 const MOST_OCCURRENCES = 20_000;
 export const MOST_BUSY_SPANS = 4000;
 
 export function readBusy({ text, from, to, timeZone }: BusyQuestion): BusyRead {
-  let events: ICAL.Component[];
+  const notes = new Set<string>();
+  let spans: BusySpan[];
   try {
-    events = calendarsIn(text).flatMap((calendar) => calendar.getAllSubcomponents('vevent'));
+    const events = calendarsIn(text).flatMap((calendar) => calendar.getAllSubcomponents('vevent'));
+    spans = seriesOf(events).flatMap((event) => occurrences(event, { from, to, timeZone, notes }));
   } catch {
     return { ok: false, mend: 'This is no readable calendar: export it as an iCalendar file (.ics) and choose that.' };
   }
-  const notes = new Set<string>();
-  const spans = seriesOf(events).flatMap((event) => occurrences(event, { from, to, timeZone, notes }));
   const within = spans.filter((span) => span.to > from && span.from < to);
   const joined = joinedSpans(within);
   if (joined.length > MOST_BUSY_SPANS)
@@ -76,15 +77,18 @@ type Looking = { readonly from: Minute; readonly to: Minute; readonly timeZone: 
 function occurrences(event: ICAL.Event, looking: Looking): BusySpan[] {
   if (!event.isRecurring()) return [spanOf(event.startDate, event.endDate, zoneOf(event), looking)];
   const found: BusySpan[] = [];
-  const series = event.iterator();
+  const series = event.iterator(startNear(event, looking.from));
   for (let count = 0; count < MOST_OCCURRENCES; count++) {
     const next = series.next();
-    if (!next) break;
+    if (!next) return found;
     const { item, startDate, endDate } = event.getOccurrenceDetails(next);
     const zone = zoneOf(item);
-    if (minuteOf(startDate, zone, looking) >= looking.to + DAY) break;
+    if (minuteOf(startDate, zone, looking) >= looking.to + DAY) return found;
     if (takesTime(item.component)) found.push(spanOf(startDate, endDate, zone, looking));
   }
+  looking.notes.add(
+    `“${event.summary ?? 'A series'}” repeats more than ${MOST_OCCURRENCES} times: its later days are not taken. Let it begin this year.`,
+  );
   return found;
 }
 
@@ -100,6 +104,7 @@ function spanOf(start: ICAL.Time, end: ICAL.Time, zone: string | undefined, look
 
 /** Real time of a time in a file: by its zone, or as the clock in the workshop shows it where it names none. */
 function minuteOf(time: ICAL.Time, zone: string | undefined, { timeZone, notes }: Looking): Minute {
+  if (!Number.isFinite(time.toUnixTime())) throw new RangeError('A date of it cannot be read.');
   const date = `${time.year}-${String(time.month).padStart(2, '0')}-${String(time.day).padStart(2, '0')}`;
   const minutes = time.isDate ? 0 : time.hour * 60 + time.minute;
   if (time.zone === ICAL.Timezone.utcTimezone) return Math.floor(time.toUnixTime() / 60);

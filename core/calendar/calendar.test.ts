@@ -2,6 +2,7 @@ import { conditionsOf } from '#core/drying/index';
 import { lacquer, NOW, part, piece, planOf, primer, shelf } from '#core/invented/index';
 import { plan } from '#core/plan/index';
 import { atLocal, DAY, HOUR, toIso } from '#core/units/index';
+import fc from 'fast-check';
 import ical from 'node-ical';
 import { describe, expect, it } from 'vitest';
 import { calendarText, MOST_BUSY_SPANS, readBusy } from './index.ts';
@@ -78,6 +79,61 @@ describe('busy time from a calendar', () => {
       { from: local('2027-01-01', 8), to: local('2027-01-01', 9) },
     ]);
   });
+  it.each([
+    ['daily since 1970', '19700101', 'FREQ=DAILY', 243],
+    ['every third day since 1901', '19010101', 'FREQ=DAILY;INTERVAL=3', 81],
+    ['on weekdays since 1970', '19700105', 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR', 174],
+    ['by months since 1900', '19000101', 'FREQ=MONTHLY', 8],
+  ])('follows a series %s to its end', (_what, day, rule, busy) => {
+    const { spans, notes } = read(file(event(`DTSTART:${day}T190000\nDTEND:${day}T200000\nRRULE:${rule}`)));
+    expect([Math.abs(spans.length - busy) <= 1, notes]).toEqual([true, []]);
+    expect((spans.at(-1)?.from ?? 0) > until - 32 * DAY).toBe(true);
+  });
+  it('follows a series from near today as it would from its first day', () => {
+    const rule = fc.record({
+      year: fc.integer({ min: 2018, max: 2026 }),
+      month: fc.integer({ min: 1, max: 12 }),
+      day: fc.integer({ min: 1, max: 28 }),
+      hour: fc.integer({ min: 0, max: 23 }),
+      freq: fc.constantFrom('DAILY', 'WEEKLY', 'HOURLY;BYHOUR=9,20', 'MONTHLY', 'YEARLY'),
+      interval: fc.integer({ min: 1, max: 5 }),
+      by: fc.constantFrom('', ';BYDAY=MO,TH', ';BYMONTH=1,4,11', ';WKST=SU'),
+      whole: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(rule, ({ year, month, day, hour, freq, interval, by, whole }) => {
+        const two = (value: number) => String(value).padStart(2, '0');
+        const date = `${year}${two(month)}${two(day)}`;
+        const wholeDay = whole && !freq.startsWith('HOURLY');
+        const lines = wholeDay
+          ? `DTSTART;VALUE=DATE:${date}\nRRULE:FREQ=${freq};INTERVAL=${interval}${by}`
+          : `DTSTART;TZID=Europe/Lisbon:${date}T${two(hour)}0000\nDURATION:PT90M\nRRULE:FREQ=${freq};INTERVAL=${interval}${by}`;
+        // A single day more keeps it from being begun anywhere but at its start.
+        const extra = wholeDay ? 'RDATE;VALUE=DATE:20110101' : 'RDATE;TZID=Europe/Lisbon:20110101T120000';
+        const [near, all] = [lines, `${lines}\n${extra}`].map((text) =>
+          readBusy({ text: file(event(text)), from, to: until, timeZone: ZONE }),
+        );
+        expect(near).toEqual(all);
+      }),
+      { numRuns: 8, seed: 4 },
+    );
+  });
+  it('says of a series that never gets to today that it was cut', () => {
+    const { spans, notes } = read(
+      file(event('DTSTART:19700101T190000\nDTEND:19700101T191000\nRRULE:FREQ=DAILY;COUNT=40000\nSUMMARY:Gulls')),
+    );
+    expect(spans).toEqual([]);
+    expect(notes).toEqual([expect.stringContaining('“Gulls” repeats more than 20000 times')]);
+  });
+  it.each(['DTSTART:2026AB01T190000', 'DTSTART:99999999', 'DTSTART:20261201T190000\nDTEND:nonsense'])(
+    'refuses the broken date in %j with the usual sentence',
+    (lines) => {
+      expect(readBusy({ text: file(event(lines)), from, to: until, timeZone: ZONE })).toMatchObject({
+        ok: false,
+        mend: expect.stringContaining('no readable calendar'),
+      });
+    },
+  );
   it('says a zone nobody knows, and takes it as here', () => {
     const { spans, notes } = read(file(event('DTSTART;TZID=Mars/Olympus:20261201T190000\nDTEND;TZID=Mars/Olympus:20261201T200000')));
     expect(spans[0].from).toBe(local('2026-12-01', 19));

@@ -1,16 +1,28 @@
-import { readBusy } from '#core/calendar/index';
 import { busyCalendarSchema } from '#core/facts/index';
 import { counted, DAY, toIso, toMinute } from '#core/units/index';
+import { type Remote, wrap } from 'comlink';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { FileField } from '../../../views/fields/FileField.tsx';
+import type { CalendarApi } from '../../../workers/calendar.worker.ts';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 
 /** How far ahead busy time is taken: past that a calendar is read again. */
 const AHEAD = 400 * DAY;
+
+/** Read away from the page, which goes on meanwhile. */
+async function readAside(asked: Parameters<CalendarApi['read']>[0]): Promise<ReturnType<CalendarApi['read']>> {
+  const own = new Worker(new URL('../../../workers/calendar.worker.ts', import.meta.url), { type: 'module' });
+  try {
+    const reader: Remote<CalendarApi> = wrap<CalendarApi>(own);
+    return await reader.read(asked);
+  } finally {
+    own.terminate();
+  }
+}
 
 /** Busy time in, the plan out, both as iCalendar. */
 export function Calendars() {
@@ -20,7 +32,7 @@ export function Calendars() {
   const [said, setSaid] = useState<readonly string[]>([]);
   const bring = async (file: File) => {
     const now = nowMinute();
-    const read = readBusy({ text: await file.text(), from: now - DAY, to: now + AHEAD, timeZone: workshop.timeZone });
+    const read = await readAside({ text: await file.text(), from: now - DAY, to: now + AHEAD, timeZone: workshop.timeZone });
     if (!read.ok) return setSaid([read.mend]);
     const calendar = busyCalendarSchema.safeParse({
       id: newId(),
