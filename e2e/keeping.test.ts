@@ -162,6 +162,55 @@ describe('a phone at the bench', () => {
   });
 });
 
+describe('a planner that fails', () => {
+  const opened = async (script: () => void) => {
+    const { page, context } = await openPage(browser, `${server.url}/pieces`);
+    await page.addInitScript(script);
+    await page.reload();
+    return { page, context };
+  };
+  it('leaves every page on which nothing is planned open, and says what to do on the others', async () => {
+    const { page, context } = await opened(() => {
+      const Plain = Worker;
+      // Asked for a plan, it is asked for something that it does not know.
+      globalThis.Worker = class extends Plain {
+        override postMessage(message: { path?: string[] }, transfer?: unknown) {
+          super.postMessage(
+            message.path?.[0] === 'soon' ? { ...message, path: ['nothing-it-knows'] } : message,
+            transfer as Transferable[],
+          );
+        }
+      };
+    });
+    await page.getByText('The plan could not be worked out.').waitFor();
+    await page.getByRole('link', { name: /tram/i }).first().waitFor();
+    for (const [link, heading] of [
+      ['Log', 'Log'],
+      ['Paint shelf', 'Paint shelf'],
+      ['Workshop', 'Copies'],
+    ]) {
+      await page.getByRole('link', { name: link, exact: true }).click();
+      await page.getByRole('heading', { name: heading, exact: true }).first().waitFor();
+    }
+    await page.getByRole('link', { name: 'Bench', exact: true }).click();
+    await page.getByRole('heading', { name: 'There is no plan of this' }).waitFor();
+    await context.close();
+  });
+  it('to start is said, with a way to keep everything', async () => {
+    const { page, context } = await opened(() => {
+      const Plain = Worker;
+      globalThis.Worker = class extends Plain {
+        constructor(address: string | URL, options?: WorkerOptions) {
+          super(String(address).includes('plan.worker') ? '/nowhere.js' : address, options);
+        }
+      };
+    });
+    await page.getByRole('heading', { name: 'The planner does not start' }).waitFor();
+    expect(await page.getByRole('link', { name: 'Export the workshop' }).getAttribute('href')).toBe('/api/export');
+    await context.close();
+  });
+});
+
 describe('the workshop of the day before', () => {
   it('comes back with its pictures, and the day that was undone with it', async () => {
     const { page, context } = await openPage(browser, `${server.url}/pieces`);

@@ -15,6 +15,7 @@ export {
   plannedInColour,
   type WetNearby,
 } from './dates/index.ts';
+export { firstPortion } from './portion.ts';
 export { type BandOfFilm, type FilmAhead, filmsAhead, type FilmsAhead, type HangingPart, whenRefused } from './films/index.ts';
 export {
   type Drafted,

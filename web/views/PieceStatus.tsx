@@ -20,6 +20,7 @@ export function PieceStatus({ piece, view }: { piece: Piece; view: PieceView }) 
         {view.likely === null ? 'something is not decided' : 'dates, but not all is decided'}
       </Why>
     );
+  if (view.likely === null && view.planned !== null && !view.noDateWhy) return <>planned {words.day(view.planned)}</>;
   if (view.likely === null) {
     return (
       <Why title={view.stopped ? 'Stopped' : 'No date yet'} text={sentences(view.noDateWhy ?? 'Nothing is left to do.')}>

@@ -10,6 +10,7 @@ import {
   changesFor,
   filmsAhead,
   type FilmsAhead,
+  firstPortion,
   type Gain,
   gainOf,
   type JointOfPart,
@@ -96,6 +97,11 @@ function read(whole: Plan): Whole {
   return { plan: planView(whole), findings: sense(whole, held.facts, held.conditions) };
 }
 
+function onlyPieces(facts: Facts, ids: readonly string[]): Facts {
+  const wanted = new Set(ids);
+  return { ...facts, pieces: facts.pieces.filter(({ id }) => wanted.has(id)) };
+}
+
 /** The plan is worked out here, away from the finger. */
 const api = {
   plan(handed: Handed | null, now: number): PlanView {
@@ -113,11 +119,21 @@ const api = {
     if (!begun) throw new Error('The planner was asked for the whole of a plan that was not begun.');
     return read(begun());
   },
+  /** The plan of what comes first in a large workshop; null for a small one. */
+  portion(handed: Handed | null, now: number, lookedAt: string | undefined): PlanView | null {
+    const own = standing(handed, now);
+    const ids = firstPortion(own.facts, now, lookedAt);
+    return ids && planView(plan({ ...own, facts: onlyPieces(own.facts, ids) }));
+  },
+  /** A plan of nothing: with it every page opens on which nothing is planned. */
+  nothing(handed: Handed | null, now: number): PlanView {
+    const own = standing(handed, now);
+    return planView(plan({ ...own, facts: { ...own.facts, pieces: [], events: [] }, datesOf: [] }));
+  },
   /** The plan of some pieces alone. */
   planFor(handed: Handed | null, now: number, pieceIds: readonly string[]): PlanView {
     const own = standing(handed, now);
-    const pieces = own.facts.pieces.filter(({ id }) => pieceIds.includes(id));
-    return planView(plan({ ...own, facts: { ...own.facts, pieces }, datesOf: [] }));
+    return planView(plan({ ...own, facts: onlyPieces(own.facts, pieceIds), datesOf: [] }));
   },
   /** Whole systems on one piece side by side, each as if it were alone. */
   compare(handed: Handed | null, now: number, pieceId: string, partId?: string): Compared[] {

@@ -24,8 +24,21 @@ type Planner = { readonly [K in Exclude<keyof PlanApi, 'ways' | 'better' | 'enou
 
 /** A worker and the facts it holds. */
 class Hand {
-  readonly worker: Remote<PlanApi> = wrap<PlanApi>(new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }));
+  readonly #thread = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
+  readonly worker: Remote<PlanApi> = wrap<PlanApi>(this.#thread);
+  readonly #down = new Promise<never>((_, reject) => {
+    this.#thread.addEventListener('error', () => reject(new Error('The planner does not start in this browser.')));
+  });
   #held: Facts | null = null;
+
+  constructor() {
+    this.#down.catch(() => undefined);
+  }
+
+  /** An answer of the worker; one that never started gives none. @throws Error where it failed */
+  whenUp<T>(answer: Promise<T>): Promise<T> {
+    return Promise.race([answer, this.#down]);
+  }
 
   /** What the worker does not hold already: a workshop is much to hand over at each turn of a slider, and at each coat. */
   handed(facts: Facts): Handed | null {
@@ -48,8 +61,10 @@ function aside(): Hand {
 /** The core at work beside the page. */
 export const planner: Planner = {
   plan: (facts, ...rest) => first.worker.plan(first.handed(facts), ...rest),
-  soon: (facts, ...rest) => first.worker.soon(first.handed(facts), ...rest),
-  whole: () => first.worker.whole(),
+  soon: (facts, ...rest) => first.whenUp(first.worker.soon(first.handed(facts), ...rest)),
+  whole: () => first.whenUp(first.worker.whole()),
+  portion: (facts, ...rest) => first.whenUp(first.worker.portion(first.handed(facts), ...rest)),
+  nothing: (facts, ...rest) => first.whenUp(first.worker.nothing(first.handed(facts), ...rest)),
   whatIf: (facts, ...rest) => first.worker.whatIf(first.handed(facts), ...rest),
   outlook: (facts, ...rest) => aside().worker.outlook(aside().handed(facts), ...rest),
   mends: (facts, ...rest) => aside().worker.mends(aside().handed(facts), ...rest),

@@ -1,4 +1,4 @@
-import { type DoneEvent, type EventOf, type Facts, type LaidCoat, type LogEvent, standingEvents } from '#core/facts/index';
+import { type DoneEvent, type EventOf, type Facts, type LaidCoat, type LogEvent, type Material, standingEvents } from '#core/facts/index';
 import { type Minute, toMinute } from '#core/units/index';
 import type { Warmed } from './warmed.ts';
 
@@ -9,6 +9,12 @@ export type Coat = LaidCoat & { readonly at: Minute; readonly eventId: string; r
 
 export type History = {
   readonly events: readonly LogEvent[];
+  /** What was entered about one piece, oldest first. */
+  ofPiece(pieceId: string): readonly LogEvent[];
+  /** Paint and goods that were bought, whoever bears them. */
+  readonly bought: readonly (EventOf<'bought'> | EventOf<'stocked'>)[];
+  /** Every application of stripper to parts of one material, whatever piece they are of. */
+  strippedFrom(material: Material): readonly EventOf<'stripped'>[];
   readonly done: ReadonlyMap<string, { readonly at: Minute; readonly event: DoneEvent }>;
   readonly notBefore: ReadonlyMap<string, Minute>;
   /** Coats on a zone from metal to top. */
@@ -46,17 +52,29 @@ export function historyOf(facts: Facts): History {
     else if (event.kind === 'trouble') troubles.push(event);
     else if (event.kind === 'dryness') dryness.push(event);
   }
+  const byPiece = new Map<string, LogEvent[]>();
+  for (const event of events) {
+    if (!('pieceId' in event) || event.pieceId === undefined) continue;
+    const own = byPiece.get(event.pieceId);
+    if (own) own.push(event);
+    else byPiece.set(event.pieceId, [event]);
+  }
+  const ofPiece = (pieceId: string): readonly LogEvent[] => byPiece.get(pieceId) ?? [];
+  const byMaterial = strippedByMaterial(facts, events);
   return {
     events,
+    ofPiece,
+    bought: events.filter((event) => event.kind === 'bought' || event.kind === 'stocked'),
+    strippedFrom: (material) => byMaterial.get(material) ?? [],
     done,
     notBefore,
     coatsOn: (pieceId, partId, zoneId) => coats.get(`${pieceId} ${partId} ${zoneId}`) ?? [],
-    applications: (pieceId, partId) => ofPart(events, 'stripped', pieceId, partId),
-    patches: (pieceId, partId) => ofPart(events, 'patch', pieceId, partId),
-    failedChecks: (pieceId, partId) => ofPart(events, 'failed-check', pieceId, partId),
-    treated: (pieceId, partId, markId) => ofPart(events, 'treated', pieceId, partId).filter((event) => event.markId === markId),
+    applications: (pieceId, partId) => ofPart(ofPiece(pieceId), 'stripped', partId),
+    patches: (pieceId, partId) => ofPart(ofPiece(pieceId), 'patch', partId),
+    failedChecks: (pieceId, partId) => ofPart(ofPiece(pieceId), 'failed-check', partId),
+    treated: (pieceId, partId, markId) => ofPart(ofPiece(pieceId), 'treated', partId).filter((event) => event.markId === markId),
     warmed: (pieceId, partId) =>
-      ofPart(events, 'warmed', pieceId, partId).map(({ at, minutes, surfaceC }) => ({ since: { at: toMinute(at) }, minutes, surfaceC })),
+      ofPart(ofPiece(pieceId), 'warmed', partId).map(({ at, minutes, surfaceC }) => ({ since: { at: toMinute(at) }, minutes, surfaceC })),
     usedProducts: new Set([
       ...events.flatMap((event) => (event.kind === 'done' && event.coat?.productId ? [event.coat.productId] : [])),
       ...triedOnScrap(facts, done),
@@ -66,16 +84,23 @@ export function historyOf(facts: Facts): History {
   };
 }
 
+function strippedByMaterial({ pieces }: Facts, events: readonly LogEvent[]): ReadonlyMap<Material, readonly EventOf<'stripped'>[]> {
+  const materials = new Map(pieces.flatMap((piece) => piece.parts.map((part) => [`${piece.id} ${part.id}`, part.material] as const)));
+  const byMaterial = new Map<Material, EventOf<'stripped'>[]>();
+  for (const event of events) {
+    if (event.kind !== 'stripped') continue;
+    for (const material of new Set(event.partIds.flatMap((partId) => materials.get(`${event.pieceId} ${partId}`) ?? [])))
+      byMaterial.set(material, [...(byMaterial.get(material) ?? []), event]);
+  }
+  return byMaterial;
+}
+
 function ofPart<K extends 'stripped' | 'patch' | 'failed-check' | 'treated' | 'warmed'>(
   events: readonly LogEvent[],
   kind: K,
-  pieceId: string,
   partId: string,
 ): EventOf<K>[] {
-  return events.filter(
-    (event): event is EventOf<K> =>
-      event.kind === kind && event.pieceId === pieceId && 'partIds' in event && event.partIds.includes(partId),
-  );
+  return events.filter((event): event is EventOf<K> => event.kind === kind && 'partIds' in event && event.partIds.includes(partId));
 }
 
 /** @param instead entries of the same coat that this one takes the place of */

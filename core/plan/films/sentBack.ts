@@ -22,7 +22,7 @@ const BEFORE_SURFACE: readonly WorkStage[] = ['material-test', 'wash', 'referenc
 const OF_A_LAYER: readonly WorkStage[] = ['scrap-test', 'mask', 'mix', 'promoter', 'coat', 'unmask', 'flat', 'rinse', 'age'];
 
 /** The newest sending back of a part, by an inspection or begun over a window that had shut; null where none stands. */
-export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'events' | 'done'>): SentBack | null {
+export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'ofPiece' | 'done'>): SentBack | null {
   const inspected = inspectedBack(piece, part, history);
   const [times, at] = begunAgain(piece, part, history);
   if (at === null || times <= (inspected?.times ?? 0)) return inspected;
@@ -53,11 +53,13 @@ function attemptIn(key: string): number {
   return Math.floor(number / NEXT_TIME);
 }
 
-function inspectedBack(piece: Piece, part: Part, history: Pick<History, 'events'>): SentBack | null {
-  const back = history.events.filter(
-    (event): event is EventOf<'inspected'> =>
-      event.kind === 'inspected' && event.outcome === 'sent-back' && event.pieceId === piece.id && event.partIds.includes(part.id),
-  );
+function inspectedBack(piece: Piece, part: Part, history: Pick<History, 'ofPiece'>): SentBack | null {
+  const back = history
+    .ofPiece(piece.id)
+    .filter(
+      (event): event is EventOf<'inspected'> =>
+        event.kind === 'inspected' && event.outcome === 'sent-back' && event.partIds.includes(part.id),
+    );
   const last = back.at(-1);
   if (!last) return null;
   return { at: toMinute(last.at), to: last.backTo ?? 'layer', layerId: last.layerId, reason: last.reason, times: back.length };

@@ -52,12 +52,9 @@ export function pieceMoney(
   piece: Piece,
   steps: readonly Step[],
   { shares, supplies: ofAll, listed }: Bought,
-  { facts, history: { events } }: Pick<PlanContext, 'facts' | 'history'>,
+  { facts, history }: Pick<PlanContext, 'facts' | 'history'>,
 ): PieceMoney {
-  const bought = events.reduce(
-    (sum, event) => sum + (event.kind === 'bought' || event.kind === 'stocked' ? borneOf(event, piece.id) : 0),
-    0,
-  );
+  const bought = history.bought.reduce((sum, event) => sum + borneOf(event, piece.id), 0);
   const parts = piece.parcels.reduce((sum, parcel) => sum + parcel.price, 0);
   const outside = boughtOutside(facts).reduce((sum, own) => (own.pieceId === piece.id ? sum + own.paid : sum), 0);
   const committed = bought + outside + piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
@@ -67,10 +64,7 @@ export function pieceMoney(
     .reduce((sum, parcel) => sum + parcel.price, 0);
   const planned = parcels + (share?.minor ?? 0);
   const used =
-    events.reduce(
-      (sum, event) => sum + (event.kind === 'done' && event.pieceId === piece.id && event.coat?.ml ? usedOf(event.coat, facts) : 0),
-      0,
-    ) +
+    history.ofPiece(piece.id).reduce((sum, event) => sum + (event.kind === 'done' && event.coat?.ml ? usedOf(event.coat, facts) : 0), 0) +
     lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0) +
     suppliesUsed(piece.id, facts);
   const supplies = ofAll.get(piece.id) ?? [];

@@ -47,6 +47,15 @@ function timedGoes(events: readonly LogEvent[]): TimedGo[] {
 
 /** The pace that the log shows; 1 where it says nothing. */
 export function learnedPace({ events }: Pick<History, 'events'>): WorkPace {
+  const known = paces.get(events) ?? paceFrom(events);
+  paces.set(events, known);
+  return known;
+}
+
+/** Worked out once for a log: every piece asks. */
+const paces = new WeakMap<readonly LogEvent[], WorkPace>();
+
+function paceFrom(events: readonly LogEvent[]): WorkPace {
   const factors = new Map(learnedWork(events).map(({ stage, factor }) => [stage, factor]));
   return (stage) => factors.get(stage) ?? 1;
 }

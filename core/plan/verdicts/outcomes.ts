@@ -9,7 +9,7 @@ export type Outcomes = {
   readonly broken: readonly Fastening[];
 };
 
-export function withOutcomes(piece: Piece, history: Pick<History, 'events'>): Outcomes {
+export function withOutcomes(piece: Piece, history: Pick<History, 'ofPiece'>): Outcomes {
   const ended = endOfFastenings(piece, history);
   const parts = piece.parts.map((part) => stayedOn(withMoreCoats(part, piece, history), piece, ended));
   const broken = (piece.fastenings ?? []).filter((fastening) => ended.get(fastening.id) === 'broke');
@@ -19,18 +19,15 @@ export function withOutcomes(piece: Piece, history: Pick<History, 'events'>): Ou
 type End = EventOf<'parted'>['outcome'];
 
 /** How each fastening ended at teardown, the newest word first. */
-function endOfFastenings(piece: Piece, { events }: Pick<History, 'events'>): ReadonlyMap<string, End> {
-  return new Map(
-    events.flatMap((event) => (event.kind === 'parted' && event.pieceId === piece.id ? [[event.fasteningId, event.outcome] as const] : [])),
-  );
+function endOfFastenings(piece: Piece, { ofPiece }: Pick<History, 'ofPiece'>): ReadonlyMap<string, End> {
+  return new Map(ofPiece(piece.id).flatMap((event) => (event.kind === 'parted' ? [[event.fasteningId, event.outcome] as const] : [])));
 }
 
 /** "One more coat" at an inspection adds one to the layer on these parts. */
-function withMoreCoats(part: Part, piece: Piece, { events }: Pick<History, 'events'>): Part {
+function withMoreCoats(part: Part, piece: Piece, { ofPiece }: Pick<History, 'ofPiece'>): Part {
   const more = new Map<string, number>();
-  for (const event of events) {
-    if (event.kind !== 'inspected' || event.outcome !== 'one-more' || event.pieceId !== piece.id || !event.partIds.includes(part.id))
-      continue;
+  for (const event of ofPiece(piece.id)) {
+    if (event.kind !== 'inspected' || event.outcome !== 'one-more' || !event.partIds.includes(part.id)) continue;
     more.set(event.layerId, (more.get(event.layerId) ?? 0) + 1);
   }
   if (more.size === 0) return part;

@@ -164,12 +164,6 @@ export function progressOf(part: Part, piece: Piece, method: StripMethod, past: 
 }
 
 /** Factor on the usual dwell of a method on this material, from every application in the log. */
-export function dwellFactor(method: StripMethod, part: Part, context: Pick<PlanContext, 'facts' | 'history'>): number {
-  const applications = context.facts.pieces.flatMap((piece) =>
-    piece.parts
-      .filter((own) => own.material === part.material)
-      .flatMap((own) => context.history.applications(piece.id, own.id).map((event) => ({ event, key: event.id }))),
-  );
-  const once = new Map(applications.map(({ event, key }) => [key, event]));
-  return learnedDwell([...once.values()], method, part.material);
+export function dwellFactor(method: StripMethod, { material }: Part, { history }: Pick<PlanContext, 'history'>): number {
+  return learnedDwell([...history.strippedFrom(material)], method, material);
 }

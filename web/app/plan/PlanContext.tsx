@@ -2,7 +2,17 @@ import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
 import { datedLike, type PieceView, type PlannedStep, type PlanView } from '#core/plan/index';
-import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react';
 import type { Turns } from '#core/schedule/index';
 import type { Finding } from '#core/verify/index';
 import { planner } from '../../workers/planner.ts';
@@ -24,9 +34,21 @@ export type Planned = {
   readonly setStayMinutes: (minutes: number | undefined) => void;
   /** What a practitioner who reads this plan would call out; comes right behind the plan itself. */
   readonly findings: readonly Finding[];
+  /** How many pieces this plan is of, where that is not all of them yet. */
+  readonly portion: number | null;
+  /** Why there is no plan of what was entered; null where there is one. */
+  readonly failed: string | null;
 };
 
-type Drawn = { readonly plan: PlanView; readonly facts: Facts; readonly findings: readonly Finding[] };
+type Drawn = {
+  readonly plan: PlanView;
+  readonly facts: Facts;
+  readonly findings: readonly Finding[];
+  /** It is the plan of all pieces. */
+  readonly whole?: boolean;
+  readonly portion?: number;
+  readonly failed?: string;
+};
 
 const Context = createContext<Planned | null>(null);
 
@@ -38,6 +60,19 @@ export function usePlan(): Planned {
 
 export const nowMinute = (): number => Date.now() / 60_000;
 const REPLAN_MS = 60_000;
+/** The piece whose page is open, by the address. */
+const lookedAt = (): string | undefined => /^\/pieces\/([^/]+)\//.exec(location.pathname)?.[1];
+
+/** Nobody plans for a tab that nobody sees. */
+function useShown(): boolean {
+  return useSyncExternalStore(
+    (heard) => {
+      document.addEventListener('visibilitychange', heard);
+      return () => document.removeEventListener('visibilitychange', heard);
+    },
+    () => document.visibilityState === 'visible',
+  );
+}
 
 /** Keeps a plan of the newest facts: redrawn on a fact, an event or a passed minute, never more. */
 export function PlanProvider({
@@ -48,7 +83,7 @@ export function PlanProvider({
   children: ReactNode;
   /** At the bench no better plan is taken up: what is being done stays. */
   steady: boolean;
-  waiting: (state: 'loading' | 'away' | 'not-started') => ReactNode;
+  waiting: (state: 'loading' | 'away' | 'not-started' | 'broken') => ReactNode;
 }) {
   const { facts, demo, state, loaded, failed } = useFacts();
   const { setAside, trouble, asLastSeen, phone } = state;
@@ -60,19 +95,23 @@ export function PlanProvider({
   const turns = useRef<Turns | undefined>(undefined);
   const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
   const newestProven = useRef(proven);
+  const opened = useRef(false);
+  const [broken, setBroken] = useState<string | null>(null);
   // Nothing is planned before the browser's own entries are in.
   const started = loaded && (facts.workshop[0]?.started ?? false);
+  const shown = useShown();
+  const wanted = started && shown;
   useProvenPurchases(result, (found) => {
     newestProven.current = found;
     setProven(found);
   });
   const looked = useBetterPlan(
     facts,
-    started && stayMinutes === undefined && (!steady || turns.current === undefined),
+    wanted && (result?.whole ?? false) && stayMinutes === undefined && (!steady || turns.current === undefined),
     { turns, proven: newestProven },
     ({ plan, findings }) => {
       newest.current++;
-      setResult({ plan, facts, findings });
+      setResult({ plan, facts, findings, whole: true });
     },
   );
 
@@ -82,18 +121,43 @@ export function PlanProvider({
   }, []);
 
   useEffect(() => {
-    if (!started) return;
+    if (!wanted) return;
     const request = ++newest.current;
     const now = Math.max(minute, nowMinute());
-    const draw = (seen: (before: Drawn | null) => Pick<Drawn, 'plan' | 'findings'>) => {
-      if (request === newest.current) setResult((before) => ({ ...seen(before), facts }));
+    const draw = (seen: (before: Drawn | null) => Omit<Drawn, 'facts'> | null) => {
+      if (request !== newest.current) return;
+      setResult((before) => {
+        const own = seen(before);
+        return own ? { ...own, facts } : before;
+      });
     };
-    planner.soon(facts, now, stayMinutes, turns.current, proven).then((plan) =>
+    if (!opened.current && facts.pieces.length > 0)
+      planner.portion(facts, now, lookedAt()).then(
+        (plan) => draw((before) => (plan && !before?.whole ? { plan, findings: [], portion: plan.pieces.length } : null)),
+        // What fails here fails of the whole as well, and is said then.
+        () => undefined,
+      );
+    opened.current = true;
+    planner.soon(facts, now, stayMinutes, turns.current, proven).then(
       // What was found stands until the plan has been read anew.
-      draw((before) => ({ plan: datedLike(plan, before?.plan), findings: before?.findings ?? [] })),
+      (plan) => draw((before) => ({ plan: datedLike(plan, before?.plan), findings: before?.findings ?? [], whole: true })),
+      (error: unknown) => withoutPlan(error),
     );
-    planner.whole().then((whole) => draw(() => whole));
-  }, [facts, minute, stayMinutes, started, proven]);
+    planner.whole().then(
+      (whole) => draw(() => ({ ...whole, whole: true })),
+      () => undefined,
+    );
+    /** Without a plan there is still all that was entered. */
+    async function withoutPlan(error: unknown): Promise<void> {
+      const failed = error instanceof Error ? error.message : String(error);
+      try {
+        const plan = await planner.nothing(facts, now);
+        draw(() => ({ plan, findings: [], failed }));
+      } catch {
+        setBroken(failed);
+      }
+    }
+  }, [facts, minute, stayMinutes, wanted, proven]);
 
   // With the page itself, not before it: an edit is made on what its person saw.
   useLayoutEffect(() => {
@@ -103,9 +167,11 @@ export function PlanProvider({
   const value = useMemo<Planned | null>(() => {
     const workshop = result?.facts.workshop[0];
     if (!result || !workshop) return null;
-    const { plan, facts: planned, findings } = result;
+    const { plan, facts: planned, findings, portion = null, failed = null } = result;
     return {
       findings,
+      portion,
+      failed,
       facts: planned,
       workshop,
       demo,
@@ -121,7 +187,7 @@ export function PlanProvider({
   }, [result, demo, setAside, trouble, asLastSeen, phone, stayMinutes]);
 
   if (loaded && !started) return <>{waiting('not-started')}</>;
-  if (!value) return <>{waiting(failed ? 'away' : 'loading')}</>;
+  if (!value) return <>{waiting(failed ? 'away' : broken === null ? 'loading' : 'broken')}</>;
   return (
     <Context.Provider value={value}>
       <LookedProvider value={looked}>{children}</LookedProvider>

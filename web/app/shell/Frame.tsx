@@ -1,11 +1,11 @@
 import { lazy, Suspense, useEffect } from 'react';
-import { Outlet, useLocation } from 'react-router';
+import { Link, Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { DryingLine } from './DryingLine.tsx';
 import { Header } from './Header.tsx';
 import { Palette } from './Palette.tsx';
-import { PlanProvider } from '../plan/PlanContext.tsx';
+import { PlanProvider, usePlan } from '../plan/PlanContext.tsx';
 import { readKept, sendWaiting } from '../writing/logging.ts';
 import { Notices } from './Notices.tsx';
 
@@ -37,14 +37,14 @@ export function Frame() {
         waiting={(state) => (state === 'not-started' ? <Suspense>{<FirstRun />}</Suspense> : <Waiting state={state} />)}
       >
         {atBench ? (
-          <Outlet />
+          <Destination />
         ) : (
           <>
             <Header />
             <DryingLine />
             <Notices />
             <main id="main" className="mx-auto max-w-[1480px] px-3 py-3 sm:px-6 sm:py-5">
-              <Outlet />
+              <Destination />
             </main>
             <Palette />
           </>
@@ -66,7 +66,45 @@ export function Frame() {
   );
 }
 
-function Waiting({ state }: { state: 'loading' | 'away' }) {
+/** Where nothing is planned, a page opens without a plan. */
+const NOTHING_PLANNED = /^\/(log|shelf|workshop|colour|pieces(\/new)?$)/;
+
+function Destination() {
+  const { failed } = usePlan();
+  const { pathname } = useLocation();
+  if (failed === null || NOTHING_PLANNED.test(pathname)) return <Outlet />;
+  return (
+    <section className="sheet mx-auto mt-6 max-w-xl">
+      <h1>There is no plan of this</h1>
+      <p className="mt-3">
+        What was entered is kept. Undo the last change, take out the piece it was about under <Link to="/pieces">Pieces</Link>, or go back
+        to a copy under <Link to="/workshop#copies">Workshop</Link>.
+      </p>
+      <p className="second mt-2 text-small">{failed}</p>
+    </section>
+  );
+}
+
+function Waiting({ state }: { state: 'loading' | 'away' | 'broken' }) {
+  if (state === 'broken')
+    return (
+      <main className="p-10 text-lead">
+        <div className="sheet max-w-xl">
+          <h1>The planner does not start</h1>
+          <p className="mt-3">Nothing is lost. Reload the page; if it stays, open it in another browser that is up to date.</p>
+          <p className="mt-3">
+            <a href="/api/export">Export the workshop</a> to be safe.
+          </p>
+          <button type="button" className="act mt-5" onClick={() => location.reload()}>
+            Try again
+          </button>
+        </div>
+      </main>
+    );
+  return <WaitingFor state={state} />;
+}
+
+function WaitingFor({ state }: { state: 'loading' | 'away' }) {
   return (
     <main className="p-10 text-lead" aria-busy={state === 'loading'}>
       {state === 'loading' ? (

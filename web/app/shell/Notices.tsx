@@ -9,7 +9,7 @@ import { useAppSelector } from '../store.ts';
 
 /** What is not as it should be, under the drying line of every page: said once, with what to do. */
 export function Notices() {
-  const { state } = usePlan();
+  const { state, facts, portion, failed } = usePlan();
   const { events, edits, refused, away, reason, keeps } = useAppSelector((root) => root.outbox);
   const waiting = away || state.asLastSeen ? waitingText(events.length, edits.length) : '';
   return (
@@ -18,6 +18,12 @@ export function Notices() {
         <Notice>
           The workshop’s server does not answer. This is the workshop as last seen here: what you log and change is kept and sent later.
           Start the server again with npm start or bin/demo.
+        </Notice>
+      )}
+      {failed !== null && <Notice>The plan could not be worked out. What was entered is kept, and what is done now is kept too.</Notice>}
+      {portion !== null && (
+        <Notice>
+          {portion} of {counted(facts.pieces.length, 'piece')} are planned so far; the others follow.
         </Notice>
       )}
       {state.trouble && (

@@ -41,7 +41,8 @@ export function JobSheet() {
   const view = pieceViewById.get(pieceId);
   const current = SECTION_NAMES.find((candidate) => candidate.key === section);
   const Section = current && SECTIONS[current.key];
-  if (!piece || !view || !Section) return <Lost />;
+  if (!piece || !Section) return <Lost />;
+  if (!view) return <p className="second text-lead">{piece.name} is being planned …</p>;
   const states = sectionStates(piece, view, plan, facts);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[200px_minmax(0,1fr)]">

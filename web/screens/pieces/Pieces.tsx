@@ -97,7 +97,7 @@ function PieceCard({ piece }: { piece: Piece }) {
         {!piece.finished && (
           <p className="mb-2 truncate">
             <span className="second">Next </span>
-            {next?.placed ? `${next.title}, ${words.moment(next.placed.start)}` : 'nothing that has a date'}
+            {next?.placed ? `${next.title}, ${words.moment(next.placed.start)}` : view ? 'nothing that has a date' : 'is being planned …'}
           </p>
         )}
         {view && <BudgetBar money={view.money} />}

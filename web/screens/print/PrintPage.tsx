@@ -21,7 +21,8 @@ export function PrintPage() {
   const piece = pieceById.get(pieceId);
   const part = piece?.parts.find((own) => own.id === params.get('part')) ?? piece?.parts[0];
   const view = pieceViewById.get(pieceId);
-  if (!piece || !part || !view || !isPaper(what)) return <Lost />;
+  if (!piece || !part || !isPaper(what)) return <Lost />;
+  if (!view) return <p className="second text-lead">{piece.name} is being planned …</p>;
   return (
     <div className="mx-auto max-w-4xl">
       <p className="noprint mb-4 flex items-center gap-4">

@@ -19,7 +19,10 @@ import type { WorkPace } from '../workPace.ts';
 export function preservingSteps(piece: Piece, context: PlanContext, pace: WorkPace): Step[] {
   const { done } = context.history;
   const before = [photographs(piece), corner(piece)].filter((step) => !done.has(step.id));
-  const verdict = context.history.events.filter((event) => event.kind === 'corner' && event.pieceId === piece.id).at(-1);
+  const verdict = context.history
+    .ofPiece(piece.id)
+    .filter(({ kind }) => kind === 'corner')
+    .at(-1);
   const leave = verdict?.kind === 'corner' && verdict.outcome === 'leave';
   const chains = leave ? [] : piece.parts.filter(isPlanned).map((part) => partChain(piece, part, context, pace));
   const opening = chained(before);

@@ -25,9 +25,7 @@ export function teardownSteps(piece: Piece, broken: readonly Fastening[], contex
     ...posts(piece).map((post) => postKey(piece, post)),
     ...broken.map((fastening) => brokenKey(piece, fastening)),
   ]);
-  const begun = context.history.events.some(
-    (event) => event.kind === 'done' && event.pieceId === piece.id && event.stepKeys.some((key) => !own.has(key)),
-  );
+  const begun = context.history.ofPiece(piece.id).some((event) => event.kind === 'done' && event.stepKeys.some((key) => !own.has(key)));
   const opened = posts(piece).flatMap((post) => openPost(piece, post, pace));
   const opening = begun
     ? []

@@ -16,8 +16,9 @@ export function addSheenLook(chain: StepChain, { facts, history }: PlanContext, 
   if (wanted.length === 0 || !top || tops.length === 0) return;
   const { family, role, label } = resolveLayer(top, facts);
   const dries = sheenName(glossOf(family, role, label).gloss);
-  const wet = history.events
-    .filter((event) => event.kind === 'sheen-read' && event.pieceId === piece.id && event.partId === part.id && event.when === 'wet')
+  const wet = history
+    .ofPiece(piece.id)
+    .filter((event) => event.kind === 'sheen-read' && event.partId === part.id && event.when === 'wet')
     .at(-1);
   chain.add(
     {
