@@ -1,11 +1,11 @@
 import { toMinute } from '#core/units/index';
 import { useDeferredValue } from 'react';
-import type { Found } from '../../api/answers.ts';
-import { useSearchQuery } from '../../api/workshopApi.ts';
-import { Marked } from '../../views/Marked.tsx';
+import type { Found } from '../../../api/answers.ts';
+import { useSearchQuery } from '../../../api/workshopApi.ts';
+import { Marked } from '../../../views/Marked.tsx';
 import { Row } from './PaletteRow.tsx';
-import { usePlan } from '../plan/PlanContext.tsx';
-import { useWords } from '../useWords.ts';
+import { usePlan } from '../../plan/PlanContext.tsx';
+import { useWords } from '../../useWords.ts';
 
 const MOST = 12;
 const NAMES: Readonly<Record<Found['kind'], string>> = { piece: 'piece', part: 'part', paint: 'paint', entry: 'log' };
