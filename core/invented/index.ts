@@ -33,3 +33,4 @@ export { inventedBuying } from './buyings.ts';
 export { withShops } from './shops.ts';
 export { HARD, ownStep, ownTask, PAINTED, PLANTED, type Planted, told, type Told } from './planted/index.ts';
 export { inventedJob } from './jobs.ts';
+export { type Spoilt, spoiltPlans } from './spoilt.ts';

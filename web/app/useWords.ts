@@ -1,6 +1,7 @@
 import {
   atLocal,
   clockText,
+  counted,
   dateText,
   dayText,
   durationText,
@@ -11,8 +12,12 @@ import {
   momentText,
   monthText,
 } from '#core/units/index';
+import { DROP_ML } from '#core/colour/index';
 import { useMemo } from 'react';
 import { usePlan } from './plan/PlanContext.tsx';
+
+/** Nobody counts more than this into a cup. */
+const MANY_DROPS = 25;
 
 /** Moments, money and sizes in the person's own units. */
 export function useWords() {
@@ -36,6 +41,9 @@ export function useWords() {
       typedTemperature: (celsius: number) => typedQuantity(celsius, units.temperature),
       area: (mm2: number) => `${mm2 < 1000 ? Math.round(mm2 / 10) / 10 : Math.round(mm2 / 100)} cm²`,
       volume: (ml: number) => formatQuantity(ml, units.volume),
+      /** As it is dosed: few drops are counted, more are measured. */
+      poured: (drops: number) =>
+        drops < MANY_DROPS ? counted(drops, 'drop') : formatQuantity(Math.round(drops * DROP_ML * 10) / 10, units.volume),
       temperature: (celsius: number) => formatQuantity(celsius, units.temperature),
       /** Of an oven or the sun, in whole degrees. */
       heat: (celsius: number) => heatText(celsius, units.temperature),

@@ -210,6 +210,22 @@ describe('the additions', () => {
     expect(stages.map(({ id, drops }) => `${drops} ${id}`)).toEqual(['27 white', '2 ochre', '2 brown', '1 brown']);
     for (const [at, stage] of stages.slice(1).entries()) expect(stage.lab.l).toBeLessThan(stages[at].lab.l);
   });
+  it.each([
+    [3, [2, 1]],
+    [6, [3, 2, 1]],
+    [20, [10, 5, 3, 1, 1]],
+    [1119, [560, 280, 140, 70, 69]],
+  ])('let %i drops of the dark in by portions, with a look after each', (drops, expected) => {
+    const dark = additionsFor(
+      [
+        { id: 'white', drops: 2000 },
+        { id: 'brown', drops },
+      ],
+      NAMES.map(paint),
+      labOf('#e6dcc0'),
+    ).slice(1);
+    expect(dark.map((stage) => stage.drops)).toEqual(expected);
+  });
   it('end where the recipe ends', () => {
     expect(colourDifference(stages.at(-1)?.lab ?? labOf('#000000'), cup({ white: 27, ochre: 2, brown: 3 }))).toBeLessThan(1e-6);
   });

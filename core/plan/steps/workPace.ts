@@ -45,15 +45,14 @@ function timedGoes(events: readonly LogEvent[]): TimedGo[] {
   return [...goes.values()];
 }
 
-/** The pace that the log shows; 1 where it says nothing. */
-export function learnedPace({ events }: Pick<History, 'events'>): WorkPace {
-  const known = paces.get(events) ?? paceFrom(events);
-  paces.set(events, known);
+/** The pace that the log shows; 1 where it says nothing. Worked out once for a history: every piece asks. */
+export function learnedPace(history: Pick<History, 'events'>): WorkPace {
+  const known = paces.get(history) ?? paceFrom(history.events);
+  paces.set(history, known);
   return known;
 }
 
-/** Worked out once for a log: every piece asks. */
-const paces = new WeakMap<readonly LogEvent[], WorkPace>();
+const paces = new WeakMap<Pick<History, 'events'>, WorkPace>();
 
 function paceFrom(events: readonly LogEvent[]): WorkPace {
   const factors = new Map(learnedWork(events).map(({ stage, factor }) => [stage, factor]));

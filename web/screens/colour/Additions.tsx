@@ -1,14 +1,10 @@
 import { additionsFor, DROP_ML, hexOf, likeness, type Portion } from '#core/colour/index';
 import type { Lab } from '#core/facts/index';
 import { type BenchPaint, gramsOf } from '#core/mixing/index';
-import { counted } from '#core/units/index';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/drawn/paint.tsx';
 
 const LOOK = { match: 'near enough: compare dry', family: 'nearly: look closely', other: 'not there yet' } as const;
-
-/** Nobody counts more than this: a syringe or the cup’s marks do. */
-const MANY_DROPS = 25;
 
 /** Drops for a cup, grams for a scale. */
 export type Measure = 'drops' | 'grams';
@@ -33,7 +29,7 @@ export function Additions({
         const paint = paints.find(({ id }) => id === stage.id);
         const last = at === stages.length - 1;
         return (
-          <li key={`${stage.id} ${stage.drops}`} className="min-w-[170px] flex-1 border border-hairline p-2">
+          <li key={`${stage.id} ${stage.lab.l}`} className="min-w-[170px] flex-1 border border-hairline p-2">
             <p className="flex items-center gap-2">
               <PaintStrip lab={paint?.product.lab ?? null} className="h-5 w-[9px]" />
               <span className="min-w-0 flex-1 truncate font-[650]" title={paint?.product.name}>
@@ -42,9 +38,7 @@ export function Additions({
             </p>
             <p className="figure mt-1">
               {at === 0 ? '' : '+ '}
-              {measure === 'grams' && paint
-                ? `${gramsOf(paint.product, stage.drops * DROP_ML).toFixed(2)} g`
-                : `${counted(stage.drops, 'drop')}${stage.drops >= MANY_DROPS ? `, ${words.volume(Math.round(stage.drops * DROP_ML * 10) / 10)}` : ''}`}
+              {measure === 'grams' && paint ? `${gramsOf(paint.product, stage.drops * DROP_ML).toFixed(2)} g` : words.poured(stage.drops)}
               {at === 0 ? '' : ', look'}
             </p>
             <span aria-hidden className="mt-2 block h-14 border border-[#8c8c8c]" style={{ background: hexOf(stage.lab) }} />

@@ -2,7 +2,7 @@ import { ASTRAY, type Astray, type Correction, type Cup, readColour, readingOf }
 import type { ShelfCan } from '#core/buying/index';
 import type { EventOf, Lab, Product } from '#core/facts/index';
 import { type BenchPaint, bottleTinted, inTheJar, type Poured, putRight, wholeBottle } from '#core/mixing/index';
-import { counted, listed, toIso } from '#core/units/index';
+import { listed, toIso } from '#core/units/index';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { logEvents } from '../../app/writing/logging.ts';
@@ -42,7 +42,7 @@ export function InTheJar(props: Props) {
         In the jar: <span className="figure">{words.volume(Math.round(jar.leftMl * 10) / 10)}</span>
       </h3>
       <p className="second">
-        About {listed(held.map(({ id, drops }) => `${counted(Math.max(1, Math.round(drops)), 'drop')} of ${nameOf(id)}`))}. How does it look
+        About {listed(held.map(({ id, drops }) => `${words.poured(Math.max(1, Math.round(drops)))} of ${nameOf(id)}`))}. How does it look
         beside the colour wanted?
       </p>
       <Looks {...props} />
@@ -125,7 +125,7 @@ function Way({
   if (additions.length === 0 && within)
     return <p className="mt-3">That is still near enough: let a dab dry before anything more goes in.</p>;
   if (additions.length === 0) return <p className="mt-3">Nothing on this shelf brings it back: start again with a fresh cup.</p>;
-  const pour = listed(additions.map(({ id, drops }) => `${counted(drops, 'drop')} of ${nameOf(id)}`));
+  const pour = listed(additions.map(({ id, drops }) => `${words.poured(drops)} of ${nameOf(id)}`));
   return (
     <div className="mt-3" role="status">
       <p className="font-[650]">{startAgain ? 'Start again' : `${pour}, half a minute of stirring`}</p>

@@ -1,7 +1,7 @@
 import { DROP_ML, hexOf } from '#core/colour/index';
 import { plain, standingEvents } from '#core/facts/index';
 import { keepsUntil } from '#core/mixing/index';
-import { counted, dateFigures, localMoment, toMinute } from '#core/units/index';
+import { dateFigures, localMoment, toMinute } from '#core/units/index';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
@@ -54,7 +54,7 @@ export function JarLabels() {
                   {parts.map((part) => (
                     <li key={part.productId} className="flex justify-between gap-2 text-small">
                       <span>{nameOf(part.productId)}</span>
-                      <span className="figure shrink-0">{counted(Math.round(part.ml / DROP_ML), 'drop')}</span>
+                      <span className="figure shrink-0">{words.poured(Math.round(part.ml / DROP_ML))}</span>
                     </li>
                   ))}
                 </ul>
