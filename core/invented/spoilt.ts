@@ -28,20 +28,21 @@ const startingAt = (plan: Plan, { id }: Placed, start: number): Plan =>
 const AROUND = [-0.5, 0, 0.5];
 const SHIFTS = [-4320, -1440, -240, -45, -10, 10, 45, 240, 1440, 4320, 20_000];
 
+function shifted(steps: readonly Placed[], plan: Plan, facts: Facts, random: () => number): Spoilt | null {
+  const step = pick(steps, random);
+  const by = pick(SHIFTS, random) ?? 0;
+  return step ? { what: `${step.title} ${by} min away`, plan: startingAt(plan, step, step.placed.start + by), facts } : null;
+}
+
 const SPOILS: readonly Spoil[] = [
-  function shifted(plan, facts, random) {
-    const step = pick(placedOf(plan), random);
-    const by = pick(SHIFTS, random) ?? 0;
-    return step ? { what: `${step.title} ${by} min away`, plan: startingAt(plan, step, step.placed.start + by), facts } : null;
-  },
-  function coatShifted(plan, facts, random) {
-    const step = pick(
+  (plan, facts, random) => shifted(placedOf(plan), plan, facts, random),
+  (plan, facts, random) =>
+    shifted(
       placedOf(plan).filter(({ coat }) => coat),
+      plan,
+      facts,
       random,
-    );
-    const by = pick(SHIFTS, random) ?? 0;
-    return step ? { what: `${step.title} ${by} min away`, plan: startingAt(plan, step, step.placed.start + by), facts } : null;
-  },
+    ),
   function atAnEdge(plan, facts, random) {
     const step = pick(
       placedOf(plan).filter(({ window }) => window),
