@@ -33,4 +33,5 @@ export { inventedBuying } from './buyings.ts';
 export { withShops } from './shops.ts';
 export { HARD, ownStep, ownTask, PAINTED, PLANTED, type Planted, told, type Told } from './planted/index.ts';
 export { inventedJob } from './jobs.ts';
-export { type Spoilt, spoiltPlans } from './spoilt.ts';
+export { type Spoilt, spoiltPlans } from './spoiling/index.ts';
+export { changed, factsOf, foundIn, honestPlan, movedTo, withHardClear } from './tampering.ts';

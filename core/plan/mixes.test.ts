@@ -1,45 +1,15 @@
 import type { Facts, Layer } from '#core/facts/index';
 import { conditionsOf } from '#core/drying/index';
-import { lacquer, NOW, part, piece, planOf, primer, shelf } from '#core/invented/index';
+import { lacquer, NOW, part, piece, planOf, primer, shelf, withHardClear } from '#core/invented/index';
 import { detailTogether, plan } from '#core/plan/index';
-import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import type { Cup } from './steps/paint/cup.ts';
 
 /** A two-pack is mixed as late and as seldom as its pot life lets: flashes between its coats count. */
 
 const CLEAR: Layer = { id: 'hard', productId: 'hard-clear', coats: 3, covers: 'all' };
-const facts = (coatFromMin: number, potLifeMin: number): Facts => ({
-  ...shelf,
-  sheets: [
-    ...shelf.sheets,
-    {
-      id: 'hard-sheet',
-      name: 'Hard clear',
-      family: 'urethane-2k',
-      role: 'clear',
-      hand: 'airbrush',
-      form: 'tin',
-      forPlastics: false,
-      isocyanate: true,
-      label: { hardener: { parts: 0.5 }, coatFromMin, potLifeMin },
-      source: 'label',
-    },
-  ],
-  products: [
-    ...shelf.products,
-    {
-      id: 'hard-clear',
-      sheetId: 'hard-sheet',
-      name: 'Hard clear',
-      lab: { l: 95, a: 0, b: 0 },
-      transparent: true,
-      typicalMl: 500,
-      typicalPrice: 2500,
-    },
-  ],
-  cans: [...shelf.cans, { id: 'c', productId: 'hard-clear', packMl: 500, leftMl: 500, leftAt: toIso(NOW - 9), opened: false, paid: 2500 }],
-});
+const facts = (coatFromMin: number, potLifeMin: number): Facts =>
+  withHardClear(shelf, { hardener: { parts: 0.5 }, coatFromMin, potLifeMin });
 const planned = (coatFromMin: number, potLifeMin: number) =>
   planOf(part({ material: 'steel', finish: 'bare', layers: [primer(), lacquer(), CLEAR] }), [], {}, facts(coatFromMin, potLifeMin));
 const mixes = (coatFromMin: number, potLifeMin: number) => planned(coatFromMin, potLifeMin).steps.filter((step) => step.stage === 'mix');

@@ -9,7 +9,7 @@ import { verifyPlan } from './index.ts';
 
 /** Workshops of any hours, air and goal: whatever is planned keeps every rule, and out of what is kept free. */
 
-const CASES = Number(process.env.SENSE_JOBS ?? (process.env.PROOF ? 2000 : 100));
+const CASES = Number(process.env.SENSE_JOBS ?? (process.env.PROOF ? 2000 : 60));
 /** Most are small; the long proof has more of the large ones, up to twelve pieces. */
 const SMALL = process.env.PROOF ? 2 : 5;
 const GOALS = ['soonest', 'soonest', 'soonest', 'fewest-sessions', 'calmest'] as const;

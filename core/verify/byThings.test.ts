@@ -1,41 +1,14 @@
 import { conditionsOf } from '#core/drying/index';
-import type { Facts, Label, Layer, LogEvent, Part, Piece, Warm, Workshop } from '#core/facts/index';
-import { enamel, NOW, part, piece, primer, shelf } from '#core/invented/index';
-import { type Plan, plan, type PlannedStep } from '#core/plan/index';
+import type { Facts, Label, Layer, LogEvent, Part, Warm } from '#core/facts/index';
+import { changed, enamel, factsOf, foundIn, honestPlan, movedTo, NOW, part, piece, primer } from '#core/invented/index';
+import type { Plan } from '#core/plan/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
 import { verifyPlan } from './index.ts';
 
 /** Rules that ask which thing is meant: of two parts, two tubs, two labels, the one and not the other. */
 
-const facts = (
-  parts: readonly Part[],
-  more: Partial<Piece> = {},
-  workshop: Partial<Workshop> = {},
-  events: readonly LogEvent[] = [],
-): Facts => ({
-  ...shelf,
-  workshop: [{ ...shelf.workshop[0], ...workshop }],
-  pieces: [piece(parts[0], { parts: [...parts], ...more })],
-  events: [...events],
-});
-const planned = (own: Facts): Plan => plan({ facts: own, now: NOW, conditions: conditionsOf(own, NOW), datesOf: [] });
 const rulesOf = (own: Plan, of: Facts) => verifyPlan(own, of, conditionsOf(of, NOW)).map(({ rule }) => rule);
-const changed = (own: Plan, which: (step: PlannedStep) => boolean, change: (step: PlannedStep) => Partial<PlannedStep>): Plan => ({
-  ...own,
-  steps: own.steps.map((step) => (which(step) ? { ...step, ...change(step) } : step)),
-});
-const movedTo = (own: Plan, id: string, start: number): Plan =>
-  changed(
-    own,
-    (step) => step.id === id,
-    ({ placed, minutes }) => ({ placed: placed && { ...placed, start, end: start + minutes } }),
-  );
-const found = ({ steps }: Plan, which: (step: PlannedStep) => boolean) => {
-  const step = steps.find((own) => own.placed && which(own));
-  if (!step?.placed) throw new Error('The plan has no such step.');
-  return { ...step, placed: step.placed };
-};
 const steel = (more: Partial<Part> = {}) => part({ material: 'steel', finish: 'bare', ...more });
 
 describe('a part that lies in the warm', () => {
@@ -46,17 +19,17 @@ describe('a part that lies in the warm', () => {
     part({ id: 'base', name: 'Base', pegs: [3], finish: 'bare', layers: [primer()] }),
     steel({ id: 'lid', name: 'Lid', pegs: [2], layers: layers.map((layer) => ({ ...layer, id: `lid-${layer.id}`, warm: undefined })) }),
   ];
-  const of = facts(parts, {}, { oven: { longMm: 400, wideMm: 350, highMm: 300, mostC: 90 } });
-  const honest = planned(of);
-  const spell = found(honest, ({ warm: own }) => own !== undefined);
-  const both = found(honest, ({ on }) => on.length === 2);
+  const of = factsOf(parts, {}, { oven: { longMm: 400, wideMm: 350, highMm: 300, mostC: 90 } });
+  const honest = honestPlan(of);
+  const spell = foundIn(honest, ({ warm: own }) => own !== undefined);
+  const both = foundIn(honest, ({ on }) => on.length === 2);
   it('is not at hand for work on it and another together, and is again once it is out', () => {
     const during = spell.placed.end + 30;
     expect(rulesOf(movedTo(honest, both.id, during), of)).toContain('at hand');
     expect(rulesOf(movedTo(honest, both.id, spell.placed.end + warm.minutes), of)).not.toContain('at hand');
   });
   it('leaves the others at hand', () => {
-    const base = found(honest, ({ on }) => on.length === 1 && on[0].partId === 'base');
+    const base = foundIn(honest, ({ on }) => on.length === 1 && on[0].partId === 'base');
     expect(rulesOf(movedTo(honest, base.id, spell.placed.end + 30), of)).not.toContain('at hand');
   });
 });
@@ -65,11 +38,11 @@ describe('tubs', () => {
   const soaked = (id: string) =>
     piece(part({ id, name: id, finish: 'sound', stripMethod: 'alcohol', layers: [primer()] }), { id, name: id });
   const bench = (tubs: number): Facts => ({
-    ...facts([steel()], {}, { tub: { longMm: 120, wideMm: 60, deepMm: 120 }, tubs }),
+    ...factsOf([steel()], {}, { tub: { longMm: 120, wideMm: 60, deepMm: 120 }, tubs }),
     pieces: [soaked('one'), soaked('two')],
   });
   it('are as many as there are: two baths at once lie in two, and not in one', () => {
-    const two = planned(bench(2));
+    const two = honestPlan(bench(2));
     expect(two.steps.filter(({ stage, placed }) => stage === 'strip-off' && placed).length).toBe(2);
     expect(rulesOf(two, bench(2))).not.toContain('tub');
     expect(rulesOf(two, bench(1))).toContain('tub');
@@ -77,9 +50,9 @@ describe('tubs', () => {
 });
 
 describe('the label of the paint itself', () => {
-  const of = facts([steel()]);
-  const honest = planned(of);
-  const coat = found(honest, ({ coat: own }) => own !== undefined);
+  const of = factsOf([steel()]);
+  const honest = honestPlan(of);
+  const coat = foundIn(honest, ({ coat: own }) => own !== undefined);
   const own = of.products.find(({ id }) => id === coat.coat?.productId)?.sheetId;
   const labelled = (sheetId: string | undefined, label: Label): Facts => ({
     ...of,
@@ -98,9 +71,9 @@ describe('the label of the paint itself', () => {
 
 describe('what was put off', () => {
   it('may begin with the very minute it was put off to', () => {
-    const of = facts([steel()]);
-    const honest = planned(of);
-    const { id, placed } = found(honest, ({ stage }) => stage === 'clean');
+    const of = factsOf([steel()]);
+    const honest = honestPlan(of);
+    const { id, placed } = foundIn(honest, ({ stage }) => stage === 'clean');
     const until = (minutes: number): LogEvent => ({
       id: 'w',
       at: toIso(NOW),
@@ -115,10 +88,10 @@ describe('what was put off', () => {
 });
 
 describe('bright steel', () => {
-  const of = facts([steel()]);
-  const honest = planned(of);
-  const bared = found(honest, ({ stage }) => stage === 'prep');
-  const coat = found(honest, ({ coat: own }) => own !== undefined);
+  const of = factsOf([steel()]);
+  const honest = honestPlan(of);
+  const bared = foundIn(honest, ({ stage }) => stage === 'prep');
+  const coat = foundIn(honest, ({ coat: own }) => own !== undefined);
   const days = 24 * 60;
   it('keeps in a dry box for fourteen days to the minute', () => {
     const boxed = changed(

@@ -16,7 +16,6 @@ export type LyingFilm = {
   readonly um: number;
   readonly coats: number;
   readonly flatted: boolean;
-  readonly keyed: boolean;
   readonly seen?: EventOf<'dryness'>;
 };
 
@@ -63,7 +62,7 @@ export class LyingFilms {
     const { facts } = this.#around;
     for (const zone of zones) {
       const films = [...this.on(zone)];
-      films.push(...this.#onto(films, resolved, step.placed.end, step.coat?.filmUm ?? 0, facts.workshop[0].dryPlaceId, step.placed.scuff));
+      films.push(...this.#onto(films, resolved, step.placed.end, step.coat?.filmUm ?? 0, facts.workshop[0].dryPlaceId));
       this.#zones.set(zone, films);
     }
   }
@@ -95,7 +94,7 @@ export class LyingFilms {
           ? { productId: coat.productId }
           : { wanted: { family: coat.family, role: coat.role, name: coat.name, lab: coat.lab } }),
       };
-      films.push(...this.#onto(films, resolveLayer(layer, facts), coat.at, coat.filmUm, coat.placeId, coat.scuffed === true));
+      films.push(...this.#onto(films, resolveLayer(layer, facts), coat.at, coat.filmUm, coat.placeId));
     }
     const seen = this.#told.history.dryness(this.#part.id, zoneId)[0];
     const top = films.at(-1);
@@ -109,10 +108,9 @@ export class LyingFilms {
   }
 
   /** The films with one more coat: on the same layer's, or as a film of its own. */
-  #onto(films: LyingFilm[], resolved: ResolvedLayer, at: Minute, um: number, placeId: string, keyed: boolean): LyingFilm[] {
+  #onto(films: LyingFilm[], resolved: ResolvedLayer, at: Minute, um: number, placeId: string): LyingFilm[] {
     const top = films.at(-1);
-    if (top?.resolved.layer.id !== resolved.layer.id)
-      return [{ resolved, placeId, first: at, last: at, um, coats: 1, flatted: false, keyed }];
+    if (top?.resolved.layer.id !== resolved.layer.id) return [{ resolved, placeId, first: at, last: at, um, coats: 1, flatted: false }];
     const { seen: _old, ...rest } = top;
     films.pop();
     return [{ ...rest, last: at, um: top.um + um, coats: top.coats + 1 }];

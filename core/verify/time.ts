@@ -103,11 +103,14 @@ export function parcelViolations(verified: Verified): Violation[] {
       .flatMap((parcel) => {
         const awaited = lastAwaited([parcel], plan.now);
         const stage = parcel.holds?.stage;
-        return steps
-          .filter((step) => step.on.length === 1 || step.keys.length > 1)
-          .filter((step) => stage === undefined || WORK_STAGES.indexOf(step.stage) >= WORK_STAGES.indexOf(stage))
-          .filter((step) => awaited !== null && (awaited.at === null || step.placed.start < awaited.at - TOLERANCE))
-          .map((step) => broken('parcel', step, `${parcel.name} is not here yet`));
+        return (
+          steps
+            // What is done to the piece as a whole waits for no single part, though it has but one.
+            .filter((step) => step.keys.some((key) => key.split('.')[1] === part.id))
+            .filter((step) => stage === undefined || WORK_STAGES.indexOf(step.stage) >= WORK_STAGES.indexOf(stage))
+            .filter((step) => awaited !== null && (awaited.at === null || step.placed.start < awaited.at - TOLERANCE))
+            .map((step) => broken('parcel', step, `${parcel.name} is not here yet`))
+        );
       }),
   );
   const fits = partsWithSteps(verified).flatMap(({ piece, part, steps }) =>
