@@ -57,7 +57,7 @@ describe('without a mouse', () => {
     await tabTo(page, /^maroon$/);
     await tabTo(page, /^black$/, 'Space');
     await page.keyboard.press('Escape');
-    await page.getByText('What the order costs').waitFor();
+    await page.getByRole('heading', { name: 'What the order costs' }).waitFor();
     const first = page.getByLabel('Order of colours').getByRole('listitem').first();
     const before = await first.textContent();
     await tabTo(page, /^Insist on that$/);
@@ -84,7 +84,7 @@ describe('without a mouse', () => {
     await page.goto(`${server.url}/shelf`);
     await page.getByText('maroon', { exact: true }).first().waitFor();
     await page
-      .getByText(/enough here/)
+      .getByText(/lasts, .* to spare/)
       .first()
       .waitFor();
     await context.close();

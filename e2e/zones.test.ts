@@ -73,7 +73,7 @@ describe('zones', () => {
     await changed.getByLabel('width of the stripe').fill('2 mm');
     await changed.getByRole('button', { name: 'change it' }).click();
     await expect.poll(async () => (await facts()).pieces[0].parts[0].cuts?.[1].numbers.mm).toBe(2);
-    await page.getByText('What the order costs').waitFor();
+    await page.getByRole('heading', { name: 'What the order costs' }).waitFor();
     await expect.poll(() => page.getByLabel('Order of colours').getByRole('listitem').count()).toBe(3);
 
     await page.goto(`${server.url}/bench`);
@@ -122,7 +122,7 @@ describe('details and decals', () => {
     await detail.getByLabel('what is picked out').fill('rail, white');
     await detail.getByLabel('paint', { exact: true }).selectOption('water-acrylic');
     await detail.getByRole('button', { name: 'Add it' }).click();
-    await page.getByLabel('Details').getByText('rail, white').waitFor();
+    await page.getByLabel('Picked out by hand').getByText('rail, white').waitFor();
     await page.getByRole('button', { name: 'Add a decal' }).click();
     const decal = page.getByRole('form', { name: 'Add a decal' });
     await decal.getByLabel('what it shows').fill('number 4');

@@ -98,10 +98,10 @@ describe('what lies ready', () => {
   });
   it('follows from the steps of the stay, each thing once', () => {
     const text = layOutText([
-      step({ stage: 'promoter' }),
+      step({ stage: 'promoter', supplies: [{ kind: 'promoter', spec: 'adhesion promoter', unit: 'mL', amount: 2 }] }),
       step({ stage: 'clean' }),
       step({ stage: 'clean' }),
-      step({ stage: 'prep', grit: 400 }),
+      step({ stage: 'prep', grit: 400, supplies: [{ kind: 'paper', spec: 'P400', unit: 'sheet', amount: 1 }] }),
     ]);
     expect(text.split(', ').sort()).toEqual(['P400', 'adhesion promoter', 'side light', 'wipes']);
     expect(layOutText([step({ stage: 'metal-prep' })])).toContain('goggles');

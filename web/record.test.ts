@@ -215,11 +215,19 @@ describe('the sections of a job sheet', () => {
       .filter(({ stage }) => stage !== 'fit')
       .flatMap((step, index) => doneEvents(step, newId, NOW - 50_000 + index * 400, 'shed', undefined, () => step.coat?.layerId));
     expect(state({}, events).finish).toBe('ready to fit');
+    // The last coat has been on for an hour: it bears that in a day or more.
+    const laidNow = all
+      .filter(({ stage }) => stage !== 'fit')
+      .flatMap((step, index) => doneEvents(step, newId, NOW - 8_000 + index * 100, 'shed', undefined, () => step.coat?.layerId));
+    const wet = laidNow.map((event) => (event.kind === 'done' && event.coat ? { ...event, at: toIso(NOW - 60) } : event));
+    expect(state({}, wet).finish).toMatch(/^fits from [A-Z][a-z]{2} \d+ [A-Z][a-z]{2}$/);
     const last = all
       .filter(({ stage }) => stage === 'fit')
       .flatMap((step) => doneEvents(step, newId, NOW - 10, 'shed', undefined, () => undefined));
     expect(state({}, [...events, ...last])).toMatchObject({ finish: 'nothing left to fit', dates: 'nothing left to do' });
     expect(state({ finished: true }).finish).toBe('finished');
+    expect(state({}).strip).not.toBe('done');
+    expect(state({}, events).strip).toBe('done');
     expect(state({}).money).toMatch(/^\d+\.\d\d [A-Z]{3}$/);
   });
   it('say what would not sit, what is laid, and what nobody has decided', () => {
@@ -231,6 +239,9 @@ describe('the sections of a job sheet', () => {
       coat('colour', 2, 30, 'acrylic-lacquer', 'colour', 12),
     ];
     expect(state({}, laid).coats).toBe('all laid');
+    const base = { family: 'solvent-base' as const, role: 'colour' as const, name: 'base', lab: { l: 40, a: 20, b: 0 } };
+    const unclear = part({ finish: 'bare', layers: [primer(), { ...lacquer(2), productId: undefined, wanted: base }] });
+    expect(state({}, [], unclear).coats).toBe('a clear is missing');
     expect(state({}, [], part({ layers: [] })).dates).not.toBe('finished');
     expect(state({ finished: true }).dates).toBe('finished');
   });

@@ -1,5 +1,6 @@
 export { buyGreedily, leadDays, pricePer100Ml } from './greedy.ts';
 export type { PaintNeed } from './paintNeed.ts';
+export { type Reach, reachOf } from './reach.ts';
 export { type Portion, portionsLacking, type Use } from './portions.ts';
 export type { PurchaseLine, Purchases, ShopTotal, ShortWant } from './purchases.ts';
 export { type BesideWanted, type Pack, parcelKey, type Want, wantsOf } from './want.ts';

@@ -14,6 +14,11 @@ export type HandQuestion = {
 
 const BY_AIRBRUSH: readonly Family[] = ['alcohol-acrylic', 'water-acrylic', 'waterborne-base', 'waterborne-sealer'];
 
+/** Whether a paint comes in a can that sprays itself: nothing can be stirred into it, and it is no tint until it is decanted (trade §10). */
+export function isSprayCan({ form, hand }: Pick<Sheet, 'form' | 'hand'>): boolean {
+  return form === 'aerosol' || (form === undefined && hand === 'aerosol');
+}
+
 /** Whether paint in this form can be laid so: a can sprays itself, a bottle or tin needs a tool. */
 export function handServes(hand: Hand, form: Sheet['form']): boolean {
   if (form === undefined) return true;

@@ -1,3 +1,4 @@
+import { isSprayCan } from '#core/coats/index';
 import type { Can, Product, Sheet } from '#core/facts/index';
 import { densityOf } from './tint.ts';
 
@@ -20,7 +21,7 @@ export function leftByWeight(
 ): Weighed {
   if (emptyG <= 0) return { ok: false, mend: 'Type what the empty can weighs: another empty one of its kind will do.' };
   if (grossG < emptyG) return { ok: false, mend: 'It weighs less than an empty one. Are the two weights the other way round?' };
-  const aerosol = sheet?.form === 'aerosol' || (sheet?.form === undefined && sheet?.hand === 'aerosol');
+  const aerosol = sheet !== undefined && isSprayCan(sheet);
   const ml = (grossG - emptyG) / (aerosol && product.density === undefined ? AEROSOL_DENSITY : densityOf(product));
   if (ml > can.packMl * (1 + TOLERANCE))
     return { ok: false, mend: `That would be ${Math.round(ml)} mL, more than it holds. Check both weights, or the density of the paint.` };

@@ -1,6 +1,6 @@
 import type { Facts, Layer, LogEvent, Part, Piece, Product, Reference } from '#core/facts/index';
 import { at, clear, coat, done, lacquer, NOW, part, piece, planOf, primed, primer, shelf, solePiece, steps } from '#core/invented/index';
-import { shelfCans } from '#core/buying/index';
+import { reachOf, shelfCans } from '#core/buying/index';
 import { clocksOf, conditionsOf } from '#core/drying/index';
 import { toIso } from '#core/units/index';
 import { describe, expect, it } from 'vitest';
@@ -65,31 +65,36 @@ describe('one mix for a pair', () => {
   it('is sized for both, a fifth over, and lasts', () => {
     const [mix] = enough.mixes;
     const coats = enough.steps.flatMap(({ coat }) => (coat?.productId === 'ivory' ? [coat.paintMl] : []));
-    expect(mix.ml).toBeCloseTo(
+    expect(mix.need.coatsMl).toBeCloseTo(
       coats.reduce((sum, ml) => sum + ml, 0),
       9,
     );
-    expect(mix.withSpareMl).toBeCloseTo(1.2 * mix.ml, 9);
-    expect(mix.pieces.map(({ pieceId }) => pieceId).sort()).toEqual(['bell', 'second']);
-    expect(mix).toMatchObject({ runsDry: null, shortMl: 0 });
-    expect(plannedInColour(OWN.lab, enough.steps, set(100).facts).ml).toBeCloseTo(mix.ml, 9);
+    // And what clears the nozzle once.
+    expect(reachOf(mix.need)).toMatchObject({ needMl: mix.need.coatsMl + 2, shortMl: 0, tight: false });
+    expect(mix.need.byPiece.map(({ pieceId }) => pieceId).sort()).toEqual(['bell', 'second']);
+    expect(mix.runsDry).toBeNull();
+    const inColour = plannedInColour(OWN.lab, enough.steps, set(100).facts);
+    expect(inColour.ml).toBeCloseTo(mix.need.coatsMl, 9);
+    expect(inColour.withSpareMl).toBeCloseTo(1.2 * inColour.ml, 9);
   });
   it('that runs short says at which coat, in the order they come, and what half a coat on hidden faces saves', () => {
-    const need = enough.mixes[0].ml;
+    const need = enough.mixes[0].need.coatsMl;
     for (const share of [0.2, 0.5, 0.9]) {
       const left = share * need;
       const result = planned(set(left + 5).facts);
       const [mix] = result.mixes;
-      expect(mix.shortMl).toBeCloseTo(Math.max(0, mix.ml - mix.leftMl), 9);
+      const { needMl, haveMl, shortMl } = reachOf(mix.need);
+      expect(shortMl).toBeCloseTo(Math.max(0, needMl - haveMl), 9);
       const coats = result.steps.filter((step) => step.coat?.productId === 'ivory').sort((a, b) => at(a) - at(b));
-      let poured = 0;
+      // The nozzles are cleared out of the same jar.
+      let poured = needMl - mix.need.coatsMl;
       const dry = coats.find((step) => {
         poured += step.coat?.paintMl ?? 0;
-        return poured > mix.leftMl + 1e-6;
+        return poured > haveMl + 1e-6;
       });
       expect(mix.runsDry?.stepId).toBe(dry?.id);
       // Two faces of seven are hidden; half of their paint may stay in the jar.
-      expect(mix.hiddenSavesMl).toBeCloseTo((mix.ml * 2) / 7 / 2, 6);
+      expect(mix.hiddenSavesMl).toBeCloseTo((mix.need.coatsMl * 2) / 7 / 2, 6);
     }
   });
   it('does the brushed details too', () => {
@@ -105,13 +110,13 @@ describe('one mix for a pair', () => {
       productId: 'ivory',
     };
     const { facts } = set(100, [detail]);
-    expect(planned(facts).mixes[0].ml - enough.mixes[0].ml).toBeCloseTo(2 * 4 * 0.1, 6);
+    expect(planned(facts).mixes[0].need.neededMl - enough.mixes[0].need.neededMl).toBeCloseTo(2 * 4 * 0.1, 6);
     // Once it is brushed the bottle has given it.
     const brushed: LogEvent = { ...done('detail', 5, 'd'), id: 'brushed' };
     const left = (own: Facts) => shelfCans(own).find(({ productId }) => productId === 'ivory')?.leftMl ?? 0;
     expect(left(facts) - left({ ...facts, events: [brushed] })).toBeCloseTo(4 * 0.1, 9);
     const other = set(100, [{ ...detail, productId: undefined }]).facts;
-    expect(planned(other).mixes[0].ml).toBeCloseTo(enough.mixes[0].ml, 9);
+    expect(planned(other).mixes[0].need.neededMl).toBeCloseTo(enough.mixes[0].need.neededMl, 9);
   });
 });
 

@@ -42,6 +42,7 @@ export {
   type PriceMoves,
   priceMoves,
   lineShares,
+  unservedOf,
   lotShares,
   type Worth,
   worthOf,
@@ -79,6 +80,7 @@ export {
 export {
   type ByTool,
   byTools,
+  type GroundOfPart,
   type JointOfPart,
   layersMended,
   type LayerView,

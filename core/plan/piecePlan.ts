@@ -1,11 +1,11 @@
-import type { Piece } from '#core/facts/index';
+import type { Part, Piece } from '#core/facts/index';
 import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/schedule/index';
 import { asSentence, type Minute } from '#core/units/index';
 import { airNotes, apartNotes, neededMoment, pieceDates, type PlannedStep, type Session, type SprayAir } from './dates/index.ts';
 import { observationsOf, type PlanContext, spreadAfter } from './films/index.ts';
 import { type Bought, type PieceMoney, pieceMoney } from './money/index.ts';
 import { type PieceSteps, undecidedText } from './steps/index.ts';
-import { setNotes, type StackView, stackView } from './verdicts/index.ts';
+import { groundOfPart, type GroundOfPart, setNotes, type StackView, stackView } from './verdicts/index.ts';
 
 /** What the plan says of one piece. */
 export type PiecePlan = {
@@ -20,9 +20,9 @@ export type PiecePlan = {
   readonly money: PieceMoney;
   /** What lies beyond the written limit and is left as it is. */
   readonly beyond: readonly string[];
-  /** What a set of pieces seen together asks for. */
   /** Free stays that the air spoils for its coats. */
   readonly airNotes: readonly string[];
+  /** What a set of pieces seen together asks for. */
   readonly notes: readonly string[];
   /** Parts that go on at the end, for they cannot go on when that was said. */
   readonly lateFits: PieceSteps['lateFits'];
@@ -36,6 +36,8 @@ export type PiecePlan = {
   readonly nextStepId: string | null;
   readonly steps: PieceSteps;
   readonly stacks: Readonly<Record<string, StackView>>;
+  /** What the first coat of each part lies on. */
+  readonly grounds: Readonly<Record<string, GroundOfPart>>;
   readonly late: boolean;
 };
 
@@ -83,8 +85,16 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
     nextStepId: placed[0]?.id ?? null,
     steps: own,
     stacks,
+    grounds: Object.fromEntries(
+      piece.parts.map((part) => [part.id, groundOfPart(part, own.strips.get(part.id), isStillToStrip(part, steps))]),
+    ),
     late: needed !== null && dates !== null && dates.safe > needed,
   };
+}
+
+/** Stripping of it is still to come. */
+function isStillToStrip({ id }: Part, steps: readonly PlannedStep[]): boolean {
+  return steps.some(({ stage, on }) => stage.startsWith('strip') && on.some(({ partId }) => partId === id));
 }
 
 /** What holds the piece up: the step that has no date for a reason of its own, in one sentence. */

@@ -211,7 +211,7 @@ export function finished({ context, seed, datesOf, proven, rows }: Readied, sche
     cautions: cautionsFor(new Set(plannedSteps.flatMap((step) => step.hazards))),
     moved: movedSteps(plannedSteps, facts, free),
     rations: rationsOf(needs, plannedSteps, purchases, facts),
-    mixes: mixesLast(plannedSteps, facts),
+    mixes: mixesLast(needs, plannedSteps, facts),
   };
 }
 

@@ -1,3 +1,4 @@
+import type { PaintNeed, Reach } from '#core/buying/index';
 import type { Piece } from '#core/facts/index';
 import type { Ration } from '#core/plan/index';
 import { counted, listed } from '#core/units/index';
@@ -8,11 +9,29 @@ type Words = {
   readonly money: (minor: number) => string;
 };
 
-/** How far a paint reaches that is short, as a person would say it. */
-export function reachText({ marginCoats, runsDry }: Ration, words: Words): string {
-  if (runsDry) return `runs dry at “${runsDry.title}”${runsDry.at === null ? '' : `, ${words.moment(runsDry.at)}`}`;
-  if (marginCoats < 0) return `about ${coatsText(-marginCoats)} short`;
-  return `lasts, with ${coatsText(marginCoats)} to spare`;
+/** Whether what is here lasts, and by how much: the same words on shelf, jar and list. */
+export function lastsText({ shortMl, spareMl, spare, tight }: Reach, { volume }: Pick<Words, 'volume'>): string {
+  if (shortMl > 0) return `${volume(shortMl)} short`;
+  // Where there is as much again, nobody asks for the share.
+  const share = spare < 1 ? `, ${Math.round(spare * 100)} %` : '';
+  return `lasts, ${volume(spareMl)} to spare${share}${tight ? ': tight' : ''}`;
+}
+
+/** What it takes, and what is not there to be taken. */
+export function takesText({ coatsMl, neededMl, jarMl, keptMl }: PaintNeed, { volume }: Pick<Words, 'volume'>): string {
+  const nozzleMl = neededMl - coatsMl;
+  return [
+    `coats and details ${volume(coatsMl)}`,
+    ...(nozzleMl > 0.05 ? [`clearing the nozzle ${volume(nozzleMl)}`] : []),
+    'what never leaves a can is not counted as there',
+    ...(keptMl > 0 ? [`${volume(jarMl)} of ${volume(keptMl)} left for touch-up`] : []),
+  ].join('; ');
+}
+
+/** How far a paint reaches that is short or tight, as a person would say it. */
+export function reachText({ marginCoats, runsDry, reach }: Ration, words: Words): string {
+  const where = runsDry ? `runs dry at “${runsDry.title}”${runsDry.at === null ? '' : `, ${words.moment(runsDry.at)}`}; ` : '';
+  return `${where}${lastsText(reach, words)}, about ${coatsText(Math.abs(marginCoats))}`;
 }
 
 function coatsText(coats: number): string {

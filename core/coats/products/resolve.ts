@@ -1,7 +1,7 @@
 import { knownPaint } from './knownPaint.ts';
 import { colourDifference, hidingShare } from '#core/colour/index';
 import type { Facts, Family, Hand, Label, Lab, Layer, Product, Role, Sheet, Weight } from '#core/facts/index';
-import { handFor } from '../hand.ts';
+import { handFor, isSprayCan } from '../hand.ts';
 import { weightsOf } from '../weight.ts';
 import { filmOfCoat } from '../film.ts';
 import { sheenName } from '../looks/sheen.ts';
@@ -67,7 +67,7 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
       role: sheet.role,
       lab,
       ...(product.edgeOn ? { edgeOn: product.edgeOn } : {}),
-      hand: handFor({ layer, family: sheet.family, form: sheet.form, usual: sheet.hand, owned: handsOwned(facts) }),
+      hand: handOf(layer, product, sheet, facts),
       label: product.gloss === undefined ? sheet.label : { ...sheet.label, gloss: product.gloss },
       transparent: product.transparent,
       share,
@@ -98,6 +98,13 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
     ...(wanted.gloss === undefined ? {} : { label: { gloss: wanted.gloss } }),
     mix: `${wanted.family} ${wanted.role} ${wanted.name}`,
   });
+}
+
+/** What was mixed here stands in a jar, though its paints came in spray cans: no can sprays it any more. */
+function handOf(layer: Layer, product: Product, sheet: Sheet, facts: Facts): Hand {
+  const { family, form, hand } = sheet;
+  const comes = product.mix && isSprayCan(sheet) ? { form: 'bottle' as const } : { form, usual: hand };
+  return handFor({ layer, family, ...comes, owned: handsOwned(facts) });
 }
 
 type Partial = Omit<ResolvedLayer, 'layer' | 'filmUm' | 'weights' | 'solids' | 'filmSource' | 'share'> & { readonly share?: number };

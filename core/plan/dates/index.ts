@@ -9,14 +9,15 @@ export { PIN_LEEWAY, pinsOf, planAnew, withPins } from './choosing/pins.ts';
 export { pieceDates, seededRandom } from './risk.ts';
 export { type Session, sessionsOf } from './sessions.ts';
 export {
-  firstWithout,
+  coatsIn,
+  type ColourUse,
   hiddenSpots,
   type HiddenSpot,
-  inOrder,
-  type ColourUse,
   mixesLast,
   type MixLasts,
   plannedInColour,
+  type RunsDry,
+  runsDryAt,
 } from './paint/oneMix.ts';
 export { SprayAir } from './holding/air.ts';
 export { withWetNearby } from './holding/nearWet.ts';

@@ -8,5 +8,6 @@ export { suppliesToBuy, supplyShares } from './suppliesToBuy.ts';
 export { shoppingList, type ShoppingLine, type ShoppingShop, toOrder } from './shoppingList.ts';
 export { type Ration, rationsOf } from './rations.ts';
 export { type PriceMoves, priceMoves } from './priceMoves.ts';
+export { type Unserved, unservedOf } from './unserved.ts';
 export { lineShares, type PurchaseShare, purchaseShares } from './split.ts';
 export { type Estimate, estimateOf } from './estimate.ts';

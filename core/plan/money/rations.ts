@@ -1,18 +1,17 @@
-import { type PaintNeed, type Purchases, usualCost } from '#core/buying/index';
+import { type PaintNeed, type Purchases, type Reach, reachOf, usualCost } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
-import { firstWithout, hiddenSpots, type HiddenSpot, inOrder, type MixLasts, type PlannedStep } from '../dates/index.ts';
+import { coatsIn, hiddenSpots, type HiddenSpot, type PlannedStep, type RunsDry, runsDryAt } from '../dates/index.ts';
 
 /** Paint that barely stretches, or does not: seen before it is mixed or shaken, with where to thin it out and what more would cost. */
 
 export type Ration = {
   readonly mix: string;
   readonly name: string;
-  readonly neededMl: number;
-  readonly shelfMl: number;
+  readonly reach: Reach;
   /** Coats that what is here is more than enough for; below 0: so many are missing. */
   readonly marginCoats: number;
   /** The first coat it does not reach; null where it lasts. */
-  readonly runsDry: MixLasts['runsDry'];
+  readonly runsDry: RunsDry | null;
   /** Faces nobody sees, sprayed half as heavy, until it is enough; seen faces stay full, and metal stays covered. */
   readonly spots: readonly HiddenSpot[];
   readonly savesMl: number;
@@ -32,12 +31,13 @@ export function rationsOf(needs: readonly PaintNeed[], steps: readonly PlannedSt
   return needs
     .filter(({ what, shelfMl }) => what === 'paint' && shelfMl > 0)
     .map((need) => rationOf(need, steps, purchases, facts))
-    .filter(({ marginCoats }) => marginCoats < MARGIN_COATS)
+    .filter(({ marginCoats, reach }) => marginCoats < MARGIN_COATS || reach.tight)
     .sort((a, b) => a.marginCoats - b.marginCoats);
 }
 
 function rationOf(need: PaintNeed, steps: readonly PlannedStep[], purchases: Purchases, facts: Facts): Ration {
-  const own = steps.filter(({ coat, stopped }) => coat?.mix === need.mix && stopped === undefined);
+  const own = coatsIn(need, steps);
+  const reach = reachOf(need);
   const aCoat = need.coatsMl / Math.max(1, own.length);
   const short = need.neededMl - need.shelfMl;
   const spots: HiddenSpot[] = [];
@@ -49,11 +49,9 @@ function rationOf(need: PaintNeed, steps: readonly PlannedStep[], purchases: Pur
   return {
     mix: need.mix,
     name: need.name,
-    neededMl: need.neededMl,
-    shelfMl: need.shelfMl,
+    reach,
     marginCoats: aCoat > 0 ? -short / aCoat : 0,
-    // What clears the nozzles is gone before the coats are on.
-    runsDry: firstWithout(inOrder(own), need.shelfMl - (need.neededMl - need.coatsMl)),
+    runsDry: runsDryAt(need, own),
     spots,
     savesMl: savedBy(spots),
     lasts: savedBy(spots) >= short,
@@ -74,6 +72,6 @@ function remixCost({ productId, hand }: PaintNeed, short: number, { products, sh
     const product = products.find(({ id }) => id === part.productId);
     const sheet = sheets.find(({ id }) => id === product?.sheetId);
     if (!product || !sheet) return sum;
-    return sum + usualCost({ product, family: sheet.family, role: sheet.role, hand }, (part.ml / whole) * short);
+    return sum + usualCost({ product, family: sheet.family, role: sheet.role, hand: sheet.hand ?? hand }, (part.ml / whole) * short);
   }, 0);
 }

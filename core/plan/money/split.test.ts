@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { plan } from '../plan.ts';
 import { splitExactly } from '#core/units/index';
 import { purchaseShares } from './split.ts';
+import { unservedOf } from './unserved.ts';
 
 /** A can shared by several pieces is paid by them to the cent. */
 
@@ -34,7 +35,9 @@ describe('a sum shared out', () => {
       const facts = withShops(generatedFacts(4, seed, NOW), seed);
       const { purchases, wants, pieces } = plan({ facts, now: NOW, conditions: conditionsOf(facts, NOW), datesOf: [] });
       const shares = purchaseShares(purchases, wants);
-      expect([...shares.values()].reduce((sum, { minor }) => sum + minor, 0)).toBe(purchases.total);
+      expect([...shares.values()].reduce((sum, { minor }) => sum + minor, 0)).toBe(
+        purchases.total + unservedOf(purchases, wants).reduce((sum, { about }) => sum + (about ?? 0), 0),
+      );
       for (const { pieceId, money } of pieces) expect(money.planned).toBeGreaterThanOrEqual(shares.get(pieceId)?.minor ?? 0);
     }
   });

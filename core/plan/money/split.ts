@@ -1,5 +1,6 @@
 import type { PurchaseLine, Purchases, Want } from '#core/buying/index';
 import { splitExactly } from '#core/units/index';
+import { unservedOf } from './unserved.ts';
 
 /** What is bought for several pieces, borne by each to the cent. */
 
@@ -18,14 +19,16 @@ export function lineShares({ want }: Pick<PurchaseLine, 'want'>, paid: number, w
 
 export type PieceShare = { readonly pieceId: string; readonly paid: number };
 
-/** Every line by what each piece takes of it, every delivery by the goods it brings each piece. */
-export function purchaseShares({ shops }: Purchases, wants: readonly Want[]): ReadonlyMap<string, PurchaseShare> {
+/** Every line by what each piece takes of it, every delivery by the goods it brings each piece; what no shop serves, about. */
+export function purchaseShares(purchases: Purchases, wants: readonly Want[]): ReadonlyMap<string, PurchaseShare> {
   const shares = new Map<string, { minor: number; about: boolean }>();
   const add = (pieceId: string, minor: number, about: boolean) => {
     const known = shares.get(pieceId) ?? { minor: 0, about: false };
     shares.set(pieceId, { minor: known.minor + minor, about: known.about || about });
   };
-  for (const shop of shops) {
+  for (const { want, about } of unservedOf(purchases, wants))
+    for (const { pieceId, paid } of lineShares({ want }, about ?? 0, wants)) add(pieceId, paid, true);
+  for (const shop of purchases.shops) {
     const goods = new Map<string, number>();
     for (const line of shop.lines) {
       for (const { pieceId, paid } of lineShares(line, line.price, wants)) {

@@ -1,4 +1,5 @@
 export { type ByTool, byTools } from './byTools.ts';
+export { groundOfPart, type GroundOfPart } from './ground.ts';
 export type { JointOfPart } from './jointOfPart.ts';
 export { aged, inService, thisMinute } from './judging.ts';
 export { layersMended } from './mendedLayers.ts';

@@ -13,12 +13,12 @@ export function Looks({ step, events, now }: { step: PlannedStep; events: readon
   return (
     <div className="mt-3">
       <p className="text-lead text-[#d0d0d0]">
-        on since {words.clock(began)}; {next === undefined ? 'look now, it has had its usual dwell' : `look at ${words.clock(next)}`}
+        on since {words.moment(began)}; {next === undefined ? 'look now, it has had its usual dwell' : `look at ${words.moment(next)}`}
       </p>
       <ol className="mt-2 grid grid-cols-4 gap-1" aria-label="Looks">
         {times.map((at) => (
           <li key={at} className={`figure border-t-4 pt-1 ${at <= now ? 'border-white text-white' : 'border-[#5a5a5a] text-[#c4c4c4]'}`}>
-            {words.clock(at)}
+            {words.moment(at)}
           </li>
         ))}
       </ol>

@@ -1,4 +1,5 @@
-import { shoppingList } from '#core/plan/index';
+import type { Purchases } from '#core/buying/index';
+import { shoppingList, unservedOf } from '#core/plan/index';
 import { Printer } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -48,8 +49,8 @@ function Heading() {
   const words = useWords();
   return (
     <div className="flex flex-wrap items-baseline gap-x-4">
-      <h1 id="buying">{purchases.shops.length === 0 ? 'Nothing to buy' : `Buy for ${words.money(purchases.total)}`}</h1>
-      {purchases.shops.length > 0 && <HowSure purchases={purchases} />}
+      <h1 id="buying">{headingOf(purchases, words.money)}</h1>
+      {purchases.shops.length + purchases.short.length > 0 && <HowSure purchases={purchases} />}
       <Link to="/buying/shops" className="linklike noprint ml-auto">
         shops and prices
       </Link>
@@ -57,17 +58,25 @@ function Heading() {
   );
 }
 
+/** What no shop serves is not nothing. */
+function headingOf({ shops, short, total }: Purchases, money: (minor: number) => string): string {
+  if (shops.length > 0) return `Buy for ${money(total)}`;
+  return short.length > 0 ? 'No shop serves it' : 'Nothing to buy';
+}
+
 function List() {
+  const words = useWords();
   const { purchases, wants, steps, now } = useListPlan();
   const shops = useMemo(() => shoppingList(purchases, wants, steps, now), [purchases, wants, steps, now]);
   return (
     <>
-      {shops.length === 0 && (
+      {shops.length === 0 && purchases.short.length === 0 && (
         <p className="mt-3 text-lead">The shelf covers every planned coat, and whatever else the shops have a price for.</p>
       )}
-      {purchases.short.map(({ want, name, why }) => (
+      {unservedOf(purchases, wants).map(({ want, name, why, about }) => (
         <p key={want} role="alert" className="mt-2 font-[650]">
-          {name}: {SHORT_WORDS[why]}
+          {name}
+          {about !== null && `, ${words.money(about, true)} not in the sum`}: {SHORT_WORDS[why]}
         </p>
       ))}
       {shops.map((shop) => (

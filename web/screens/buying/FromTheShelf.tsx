@@ -1,13 +1,13 @@
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** What stands on the shelf of each paint that is planned, and whether a touch-up jar is left. */
 export function FromTheShelf() {
   const { plan } = usePlan();
   const words = useWords();
   return (
-    <section className="sheet" aria-label="From the shelf">
-      <h2>What the shelf covers</h2>
+    <FoldingSheet title="What the shelf covers">
       <ul className="mt-2 space-y-1">
         {plan.needs.map((need) => (
           <li key={need.mix}>
@@ -27,6 +27,6 @@ export function FromTheShelf() {
         ))}
       </ul>
       {plan.needs.length === 0 && <p className="second">No coat is planned.</p>}
-    </section>
+    </FoldingSheet>
   );
 }

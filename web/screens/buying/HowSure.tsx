@@ -13,9 +13,22 @@ const LOOKING =
 export function HowSure({ purchases }: { purchases: Purchases }) {
   const { facts } = usePlan();
   const words = useWords();
-  const { proven, bound, shops, total } = purchases;
+  const { proven, bound, shops, total, short } = purchases;
   const used = shops.filter(({ shopId }) => shopId !== null).length;
   const from = facts.shops.length > 0 ? `, from ${used} of ${counted(facts.shops.length, 'shop')}` : '';
+  if (short.length > 0)
+    return (
+      <span className="second">
+        <Why
+          title="Not the whole of it"
+          text="What no shop has, or not in time, is not in this sum: nothing is proven of a list with a gap."
+          source="label"
+        >
+          without {counted(short.length, 'thing')} no shop serves
+        </Why>
+        {from}
+      </span>
+    );
   if (proven)
     return (
       <span className="second">

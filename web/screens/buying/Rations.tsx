@@ -2,6 +2,7 @@ import { capital } from '#core/units/index';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { moreText, reachText, thinText } from '../../views/rationText.ts';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** Paint that barely stretches or does not, before it is mixed or shaken: how far it reaches, where to thin it out, what more costs. */
 export function Rations() {
@@ -9,8 +10,7 @@ export function Rations() {
   const words = useWords();
   if (plan.rations.length === 0) return null;
   return (
-    <section className="sheet" aria-label="Paint that runs short">
-      <h2>Paint that runs short</h2>
+    <FoldingSheet title="Paint that runs short, or nearly">
       <ul>
         {plan.rations.map((ration) => {
           const more = moreText(ration, words);
@@ -19,7 +19,7 @@ export function Rations() {
               <p className="flex justify-between gap-3">
                 <span className="font-[650] text-ink">{ration.name}</span>
                 <span className="figure">
-                  {words.volume(ration.shelfMl)} of {words.volume(ration.neededMl)}
+                  {words.volume(ration.reach.haveMl)} of {words.volume(ration.reach.needMl)}
                 </span>
               </p>
               <p>{capital(reachText(ration, words))}.</p>
@@ -35,6 +35,6 @@ export function Rations() {
           );
         })}
       </ul>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -8,6 +8,7 @@ import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
 import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
 import { SmallSelect } from '../../views/fields/SmallField.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** A doubtful thinner is stirred in a cup before any of it goes into the gun. */
 export function CupTests({ product, sheet }: { product: Product; sheet: Sheet }) {
@@ -23,8 +24,7 @@ export function CupTests({ product, sheet }: { product: Product; sheet: Sheet })
     once(() => logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'cup-test', productId: product.id, thinner, outcome }]));
   if (sheet.hand === 'aerosol') return null;
   return (
-    <section className="sheet" aria-labelledby="cup">
-      <h2 id="cup">A thinner in doubt</h2>
+    <FoldingSheet title="A thinner in doubt">
       <p className="second mt-1">
         Made for it: {ownThinner(sheet.family)}. Any other: a few drops of both in a cup, stirred, ten minutes. Strings, lumps or a ring at
         the wall, and none of it goes into the gun.
@@ -52,7 +52,7 @@ export function CupTests({ product, sheet }: { product: Product; sheet: Sheet })
           It curdles
         </button>
       </div>
-    </section>
+    </FoldingSheet>
   );
 }
 

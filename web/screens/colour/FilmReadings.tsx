@@ -9,6 +9,7 @@ import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
 import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../views/fields/SmallField.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 const COATS = ['1', '2', '3', '4', '5', '6'] as const;
 
@@ -20,8 +21,7 @@ export function FilmReadings({ product }: { product: Product }) {
     (event): event is EventOf<'colour-read'> => event.kind === 'colour-read' && event.productId === product.id,
   );
   return (
-    <section className="sheet" aria-labelledby="films">
-      <h2 id="films">What its films have shown</h2>
+    <FoldingSheet title="What its films have shown">
       <p className="second mt-1">
         {known.fit
           ? `Colour and hiding are fitted to ${counted(known.fit.readings, 'reading')}: plans and mixes go by them.`
@@ -46,7 +46,7 @@ export function FilmReadings({ product }: { product: Product }) {
         })}
       </ul>
       <AddReading product={product} />
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -1,4 +1,4 @@
-import { shelfCans } from '#core/buying/index';
+import { reachOf, shelfCans } from '#core/buying/index';
 import { coatsToHide, knownPaint, PRIMER_SHADES } from '#core/coats/index';
 import { plain, type Product, standingEvents } from '#core/facts/index';
 import { keepsUntil } from '#core/mixing/index';
@@ -8,6 +8,8 @@ import { Link } from 'react-router';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/drawn/paint.tsx';
+import { lastsText, takesText } from '../../views/rationText.ts';
+import { Why } from '../../views/Why.tsx';
 import { mixAgain, type Target } from './target.ts';
 
 /** What was mixed here: recipe, what is left, and the way to mix it again. */
@@ -83,21 +85,22 @@ function Lasts({ mix }: { mix: MixLasts | undefined }) {
   const { facts } = usePlan();
   const words = useWords();
   if (!mix) return null;
-  const { ml, shortMl, runsDry, hiddenSavesMl, pieces } = mix;
+  const { need, runsDry, hiddenSavesMl } = mix;
+  const reach = reachOf(need);
   const pieceName = (id: string) => facts.pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
   return (
     <div className="mt-1 pl-[22px] text-small">
       <p>
-        Plans take {words.volume(ml)}
-        {pieces.length > 1 && ` on ${listed(pieces.map((own) => pieceName(own.pieceId)))}`}:{' '}
-        {shortMl > SHORT ? <strong>{words.volume(shortMl)} short</strong> : 'it lasts'}
+        Plans take {words.volume(reach.needMl)}
+        {need.byPiece.length > 1 && ` on ${listed(need.byPiece.map((own) => pieceName(own.pieceId)))}`}:{' '}
+        <Why text={takesText(need, words)}>{reach.shortMl > 0 ? <strong>{lastsText(reach, words)}</strong> : lastsText(reach, words)}</Why>
       </p>
       {runsDry && (
         <p>
           It would run dry at “{runsDry.title}” of {pieceName(runsDry.pieceId)}
           {runsDry.at !== null && `, ${words.moment(runsDry.at)}`}. A second mix is never quite the first: mix enough for all before then,
           or
-          {hiddenSavesMl > SHORT
+          {hiddenSavesMl > UNSPOKEN_ML
             ? ` spray what nobody sees first and half as heavy, which saves ${words.volume(hiddenSavesMl)}; seen faces full.`
             : ' keep the seen faces full and let one coat less lie where nobody looks.'}
         </p>
@@ -107,4 +110,4 @@ function Lasts({ mix }: { mix: MixLasts | undefined }) {
 }
 
 /** Less than two drops is nothing to speak of, mL. */
-const SHORT = 0.1;
+const UNSPOKEN_ML = 0.1;

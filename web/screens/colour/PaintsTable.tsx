@@ -4,6 +4,7 @@ import { colourWord, hexOf } from '#core/colour/index';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { Why } from '../../views/Why.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** The workshop's colours and how many coats each takes over the usual primers. */
 export function PaintsTable() {
@@ -13,8 +14,7 @@ export function PaintsTable() {
     return role === 'colour' || role === 'metallic';
   });
   return (
-    <section className="sheet mt-5 !px-7" aria-labelledby="paints">
-      <h2 id="paints">Your paints</h2>
+    <FoldingSheet title="Your paints" className="mt-5 !px-7">
       <p className="second mt-1">
         How many coats of each hide white, grey or black primer. Behind each name: its colour as read, what its films have shown, and
         tinting by weight.
@@ -73,6 +73,6 @@ export function PaintsTable() {
           ))}
         </tbody>
       </table>
-    </section>
+    </FoldingSheet>
   );
 }

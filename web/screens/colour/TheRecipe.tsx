@@ -44,6 +44,7 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
   const ml = cupSize.ok ? cupSize.value : 0;
   const cup = cupFor(recipe, ml > 0 ? ml : USUAL_CUP_ML, range.paints);
   const flattened = flattenedBy(cup.portions, range.paints);
+  const cans = cup.portions.flatMap(({ id }) => (range.decanted.includes(id) ? [nameIn(range, id)] : []));
   const mix = async () => {
     const poured = otherwise ? pouredIn(otherwise) : cup.portions;
     const refused = poured
@@ -121,10 +122,10 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
         </p>
       )}
       <Foreign range={range} ids={cup.portions.map(({ id }) => id)} />
-      {range.decanted && (
+      {cans.length > 0 && (
         <p className="second mt-2 text-small">
-          {capital(plain(range.family))} in spray cans is decanted first: outdoors, never by piercing, and left to gas off overnight under a
-          loose lid.
+          {listed(cans)} {cans.length === 1 ? 'comes in a spray can and is' : 'come in spray cans and are'} decanted first: outdoors, never
+          by piercing, and left to gas off overnight under a loose lid. The mix is then airbrushed or brushed.
         </p>
       )}
       <SmallForm label="Mix it" problem={problem} onSend={() => once(mix)}>

@@ -1,3 +1,4 @@
+import { isSprayCan } from '#core/coats/index';
 import { DROP_ML, hexOf } from '#core/colour/index';
 import type { Product } from '#core/facts/index';
 import { type BenchPaint, benchPaints, mixedPaint, mostTint, type TintRow, tintTable } from '#core/mixing/index';
@@ -12,6 +13,7 @@ import { useOneAtATime } from '../../app/writing/useOneAtATime.ts';
 import { useWords } from '../../app/useWords.ts';
 import { SmallField, SmallSelect } from '../../views/fields/SmallField.tsx';
 import { Why } from '../../views/Why.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** A whole bottle or tin tinted by weight: half a per cent to five, with what each comes to. */
 export function TintTable({ product }: { product: Product }) {
@@ -19,7 +21,9 @@ export function TintTable({ product }: { product: Product }) {
   const words = useWords();
   const paints = benchPaints(facts);
   const base = paints.find(({ id }) => id === product.id);
-  const tints = paints.filter((own) => own.id !== product.id && own.owned && own.sheet.family === base?.sheet.family);
+  const tints = paints.filter(
+    (own) => own.id !== product.id && own.owned && own.sheet.family === base?.sheet.family && !isSprayCan(own.sheet),
+  );
   const [tintId, setTintId] = useState('');
   const [typedMl, setTypedMl] = useState('');
   const tint = tints.find(({ id }) => id === tintId) ?? tints[0];
@@ -27,13 +31,18 @@ export function TintTable({ product }: { product: Product }) {
   const read = typedMl.trim() === '' ? null : parseQuantity(typedMl, 'volume', 'mL');
   const ml = read?.ok ? read.value : base.ml;
   const usable = (read === null || read.ok) && ml > 0 && ml <= base.ml;
+  const can = isSprayCan(base.sheet) && !base.product.mix;
   const most = mostTint(base);
   return (
-    <section className="sheet" aria-labelledby="tint">
-      <h2 id="tint">Tint it by weight</h2>
+    <FoldingSheet title="Tint it by weight">
       {!base.owned && <p className="second mt-1">There is none of it on the shelf to tint.</p>}
-      {base.owned && !tint && <p className="second mt-1">No other paint of its family is on the shelf to tint it with.</p>}
-      {base.owned && tint && (
+      {base.owned && can && (
+        <p className="second mt-1">
+          It comes in a spray can: nothing can be stirred into it. Decanted it is a paint of its own, under Colour.
+        </p>
+      )}
+      {base.owned && !can && !tint && <p className="second mt-1">No other paint of its family is on the shelf to tint it with.</p>}
+      {base.owned && !can && tint && (
         <>
           <div className="mt-2 flex flex-wrap items-end gap-3">
             <SmallSelect
@@ -57,7 +66,7 @@ export function TintTable({ product }: { product: Product }) {
               Between 0 and {words.volume(base.ml)}: that is what there is of it.
             </p>
           )}
-          {usable && <Rows base={base} tint={tint} ml={ml} />}
+          {usable && <Rows base={base} tint={tint} ml={ml} said={read !== null} />}
           <p className="second mt-2 text-small">
             <Why
               title="Tint it bears"
@@ -70,15 +79,19 @@ export function TintTable({ product }: { product: Product }) {
           </p>
         </>
       )}
-    </section>
+    </FoldingSheet>
   );
 }
 
-function Rows({ base, tint, ml }: { base: BenchPaint; tint: BenchPaint; ml: number }) {
+/** @param said how much of it is tinted has been typed: what went in cannot be taken out again, so it is asked */
+function Rows({ base, tint, ml, said }: { base: BenchPaint; tint: BenchPaint; ml: number; said: boolean }) {
   const words = useWords();
   const { save } = useSaving();
   const { busy, once } = useOneAtATime();
+  const [asked, setAsked] = useState<string | null>(null);
   const mix = async (row: TintRow) => {
+    if (!said && asked !== `${row.percent}`) return setAsked(`${row.percent}`);
+    setAsked(null);
     const poured = [
       { id: base.id, drops: ml / DROP_ML },
       { id: tint.id, drops: row.tintMl / DROP_ML },
@@ -93,43 +106,50 @@ function Rows({ base, tint, ml }: { base: BenchPaint; tint: BenchPaint; ml: numb
     toast(`${made.product.name}: kept as a paint of its own.`);
   };
   return (
-    <table className="mt-3 w-full">
-      <thead>
-        <tr className="second text-left text-small">
-          <th className="font-[400]">tint</th>
-          <th className="font-[400]">comes to</th>
-          <th className="text-right font-[400]">add</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        {tintTable(base, tint, ml, null).map((row) => (
-          <tr key={row.percent} className="border-t border-hairline">
-            <td className="figure py-1">{row.percent} %</td>
-            <td>
-              <span aria-hidden className="block h-7 w-20 border border-[#8c8c8c]" style={{ background: hexOf(row.lab) }} />
-            </td>
-            <td className="figure text-right">
-              {row.tintG.toFixed(2)} g
-              <span className="second block text-small">
-                {row.enough ? `${row.tintMl.toFixed(2)} mL` : `only ${words.volume(tint.ml)} there`}
-                {row.weakens && ', weakens it'}
-              </span>
-            </td>
-            <td className="text-right">
-              <button
-                type="button"
-                className="chip !min-h-9"
-                disabled={!row.enough || busy}
-                aria-label={`Tinted with ${row.percent} %`}
-                onClick={() => once(() => mix(row))}
-              >
-                tinted so
-              </button>
-            </td>
+    <>
+      {asked !== null && (
+        <p role="alert" className="mt-2 font-[650]">
+          How much of it? Type it above, or press once more for all of it, {words.volume(ml)}.
+        </p>
+      )}
+      <table className="mt-3 w-full">
+        <thead>
+          <tr className="second text-left text-small">
+            <th className="font-[400]">tint</th>
+            <th className="font-[400]">comes to</th>
+            <th className="text-right font-[400]">add</th>
+            <th />
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {tintTable(base, tint, ml, null).map((row) => (
+            <tr key={row.percent} className="border-t border-hairline">
+              <td className="figure py-1">{row.percent} %</td>
+              <td>
+                <span aria-hidden className="block h-7 w-20 border border-[#8c8c8c]" style={{ background: hexOf(row.lab) }} />
+              </td>
+              <td className="figure text-right">
+                {row.tintG.toFixed(2)} g
+                <span className="second block text-small">
+                  {row.enough ? `${row.tintMl.toFixed(2)} mL` : `only ${words.volume(tint.ml)} there`}
+                  {row.weakens && ', weakens it'}
+                </span>
+              </td>
+              <td className="text-right">
+                <button
+                  type="button"
+                  className="chip !min-h-9"
+                  disabled={!row.enough || busy}
+                  aria-label={`Tinted with ${row.percent} %`}
+                  onClick={() => once(() => mix(row))}
+                >
+                  tinted so
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }

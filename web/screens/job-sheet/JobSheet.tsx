@@ -1,8 +1,6 @@
-import { type ComponentType, useState } from 'react';
-import { Link, NavLink, useParams } from 'react-router';
+import { type ComponentType, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
 import { plain, type Piece } from '#core/facts/index';
-import type { PieceView } from '#core/plan/index';
-import { sentences } from '#core/units/index';
 import { Lost } from '../../app/shell/Lost.tsx';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
@@ -14,10 +12,12 @@ import { Dates } from './dates/Dates.tsx';
 import { Finish } from './finish/Finish.tsx';
 import { Masking } from './masking/Masking.tsx';
 import { Money } from './money/Money.tsx';
+import { HeldUp } from './HeldUp.tsx';
 import { RecordSection } from './RecordSection.tsx';
 import { Strip } from './strip/Strip.tsx';
 import { Survey } from './survey/Survey.tsx';
 import type { SectionProps } from './sectionProps.ts';
+import { Sections } from './Sections.tsx';
 import { SECTION_NAMES, type SectionKey } from './sectionNames.ts';
 import { sectionStates } from './sectionStates.ts';
 
@@ -37,6 +37,7 @@ export function JobSheet() {
   const { pieceId = '', section = 'coats' } = useParams();
   const { pieceById, pieceViewById, plan, facts } = usePlan();
   const words = useWords();
+  const page = useRef<HTMLDivElement>(null);
   const piece = pieceById.get(pieceId);
   const view = pieceViewById.get(pieceId);
   const current = SECTION_NAMES.find((candidate) => candidate.key === section);
@@ -61,45 +62,19 @@ export function JobSheet() {
           looksLike={piece.looksLike}
           portrait={piece.portrait}
           swatches={piece.swatches}
-          className="mt-2 h-[76px]"
+          className="mt-2 hidden h-[76px] lg:block"
           title={`${piece.name}, drawn`}
         />
-        <nav aria-label="Job sheet" className="mt-2">
-          {SECTION_NAMES.map(({ key, name }) => (
-            <NavLink
-              key={key}
-              to={`/pieces/${piece.id}/${key}`}
-              className={({ isActive }) =>
-                `block border-l-4 py-[7px] pl-3 leading-tight ${isActive ? 'border-ink bg-sheet' : 'border-transparent hover:bg-quiet'}`
-              }
-            >
-              <span className="block font-[650] text-ink">{name}</span>
-              <span className="second block text-small">{states[key]}</span>
-            </NavLink>
-          ))}
-        </nav>
+        <Sections piece={piece} states={states} current={current} page={page} />
         <Link to="/pieces" className="linklike mt-3 inline-block pl-4 text-small">
           All pieces
         </Link>
       </div>
-      <div className="min-w-0">
-        <Held view={view} />
+      <div className="min-w-0" ref={page}>
+        <HeldUp piece={piece} view={view} section={current.key} />
         <Section piece={piece} view={view} />
       </div>
     </div>
-  );
-}
-
-/** What holds the piece up or is still missing on it, said on every section. */
-function Held({ view }: { view: PieceView }) {
-  const said = [
-    ...new Set([view.undecided, view.stopped, view.noDateWhy ?? undefined, ...view.missing].filter((text) => text !== undefined)),
-  ];
-  if (said.length === 0) return null;
-  return (
-    <p role="note" className="mb-3 border-l-4 border-ink bg-sheet px-4 py-2">
-      {sentences(...said.slice(0, 3))}
-    </p>
   );
 }
 

@@ -1,7 +1,7 @@
 import { openGuesses } from '#core/survey/index';
-import { type Facts, type Piece, plain, staysOf, type WorkStage } from '#core/facts/index';
+import { type Facts, type Piece, plain, standingEvents, staysOf, type WorkStage } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
-import { counted, formatMoney } from '#core/units/index';
+import { counted, dayText, formatMoney, type Minute } from '#core/units/index';
 
 /** What comes before the first coat, of which the strip section tells. */
 const BEFORE_COATS: readonly string[] = ['strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'clean'];
@@ -13,10 +13,10 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
   const entries = facts.events.filter((event) => 'pieceId' in event && event.pieceId === piece.id).length;
   return {
     survey: surveyState(piece),
-    strip: stripState(piece, view, steps.filter((step) => BEFORE_COATS.includes(step.stage)).length),
+    strip: stripState(piece, view, steps.filter((step) => BEFORE_COATS.includes(step.stage)).length, facts),
     coats: coatsState(view, steps.filter((step) => step.stage === 'coat').length),
     masking: masks === 0 ? 'nothing to mask' : counted(masks, 'mask'),
-    finish: finishState(piece, steps),
+    finish: finishState(piece, steps, (at) => dayText(at, facts.workshop[0].timeZone)),
     dates: datesState(piece, view),
     money: moneyState(view, facts.workshop[0].currency),
     record: counted(entries, 'entry'),
@@ -32,12 +32,22 @@ function surveyState(piece: Piece): string {
 }
 
 /** A part whose glazing, plating or printing stays has no method and needs none. */
-function stripState(piece: Piece, view: PieceView, left: number): string {
+function stripState(piece: Piece, view: PieceView, left: number, facts: Facts): string {
   const choices = piece.parts.filter((part) => !staysOf(part)).flatMap((part) => view.strips[part.id] ?? []);
   if (choices.some((choice) => choice.refused)) return 'a method to choose';
-  if (left === 0) return 'done';
+  if (left === 0) return wasWorked(piece, facts) ? 'done' : 'nothing to do';
   const method = choices.find((choice) => choice.method)?.method;
   return method ? plain(method) : 'sand and clean';
+}
+
+/** Only what is in the log is done, by itself or under a coat; where nothing is, there was nothing to do. */
+function wasWorked(piece: Piece, facts: Facts): boolean {
+  return standingEvents(facts.events).some(
+    (event) =>
+      event.kind === 'done' &&
+      event.pieceId === piece.id &&
+      (event.coat !== undefined || event.stepKeys.some((key) => BEFORE_COATS.includes(key.split('.')[2] ?? ''))),
+  );
 }
 
 function coatsState(view: PieceView, left: number): string {
@@ -52,17 +62,21 @@ function coatsState(view: PieceView, left: number): string {
     ]).size;
   if (count('stop') > 0) return `${count('stop')} would not sit`;
   if (count('care') > 0) return `${count('care')} with care`;
+  if (view.missing.length > 0) return 'a clear is missing';
   return left === 0 && view.joints.length > 0 ? 'all laid' : 'all sit';
 }
 
 const FITTING: readonly WorkStage[] = ['assemble', 'fit', 'touch-up'];
 
-function finishState({ finished, parcels }: Piece, steps: readonly PlannedStep[]): string {
+function finishState({ finished, parcels }: Piece, steps: readonly PlannedStep[], day: (at: Minute) => string): string {
   if (finished) return 'finished';
   const awaited = parcels.filter((parcel) => !parcel.arrived).length;
   if (awaited > 0) return `${counted(awaited, 'parcel')} not here`;
   if (steps.length === 0) return 'nothing left to fit';
-  return steps.every(({ stage }) => FITTING.includes(stage)) ? 'ready to fit' : 'when all is dry';
+  if (!steps.every(({ stage }) => FITTING.includes(stage))) return 'when all is dry';
+  // Over a film that bears it in a week nothing is ready.
+  const from = Math.min(...steps.map(({ opens }) => opens?.at ?? 0));
+  return from > 0 ? `fits from ${day(from)}` : 'ready to fit';
 }
 
 function moneyState({ money }: PieceView, currency: string): string {

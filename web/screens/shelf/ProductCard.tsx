@@ -1,10 +1,12 @@
-import { type Keeping, letDowns, type PaintNeed, type ShelfCan } from '#core/buying/index';
+import { type Keeping, letDowns, type PaintNeed, reachOf, type ShelfCan } from '#core/buying/index';
 import { hexOf } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
 import { Link } from 'react-router';
 import { useState } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
+import { lastsText, takesText } from '../../views/rationText.ts';
+import { Why } from '../../views/Why.tsx';
 import { CanDrawing } from './CanDrawing.tsx';
 import { WeighCan } from './WeighCan.tsx';
 
@@ -19,13 +21,13 @@ export function ProductCard({
   product: Product;
   cans: readonly ShelfCan[];
   keeping: ReadonlyMap<string, readonly Keeping[]>;
-  need: Pick<PaintNeed, 'neededMl' | 'missingMl' | 'toMixMl'> | undefined;
+  need: PaintNeed | undefined;
   onOpen: (canId: string) => void;
 }) {
   const { facts } = usePlan();
   const words = useWords();
   const sheet = facts.sheets.find((candidate) => candidate.id === product.sheetId);
-  const lack = (need?.missingMl ?? 0) + (need?.toMixMl ?? 0);
+  const reach = need && reachOf(need);
   const promises = letDowns(product.id, facts);
   return (
     <li className="sheet !p-4">
@@ -56,16 +58,13 @@ export function ProductCard({
           Promised and not kept: {text}
         </p>
       ))}
-      {need && need.neededMl > 0.5 && (
+      {need && reach && reach.needMl > 0.05 && (
         <p className="mt-3 border-t border-hairline pt-2 text-small">
-          Plans take {words.volume(need.neededMl)}:{' '}
-          {lack > 0.05 ? (
-            <strong>
-              {words.volume(lack)} {need.toMixMl > 0 ? 'to be mixed' : 'short'}
-            </strong>
-          ) : (
-            'enough here'
-          )}
+          Plans take {words.volume(reach.needMl)}:{' '}
+          <Why text={takesText(need, words)}>
+            {reach.shortMl > 0 ? <strong>{lastsText(reach, words)}</strong> : lastsText(reach, words)}
+          </Why>
+          {need.toMixMl > 0 && `; ${words.volume(need.toMixMl)} to be mixed`}
         </p>
       )}
     </li>

@@ -7,14 +7,14 @@ import { toast } from 'sonner';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
 import { PaintStrip } from '../../views/drawn/paint.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** The colours of a range, how well each hides, and which of them the ground shines through. */
 export function SheetColours({ sheet, onDuplicate }: { sheet: Sheet; onDuplicate: () => void }) {
   const { facts } = usePlan();
   const products = facts.products.filter((product) => product.sheetId === sheet.id);
   return (
-    <section className="sheet" aria-label="Colours">
-      <h2>Colours of it</h2>
+    <FoldingSheet title="Colours of it">
       {products.length > 0 && <p className="second text-small">A coat lets through so much of what lies below, in %.</p>}
       <ul className="mt-1">
         {products.map((product) => (
@@ -29,7 +29,7 @@ export function SheetColours({ sheet, onDuplicate }: { sheet: Sheet; onDuplicate
           Paint shelf
         </Link>
       </p>
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -1,6 +1,7 @@
 import { type Family, familySchema, plain, type Sheet } from '#core/facts/index';
 import { X } from 'lucide-react';
 import type { KeepSheet } from './keepSheet.ts';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 const LISTS = [
   { key: 'over', heading: 'Named as a ground' },
@@ -22,8 +23,7 @@ export function SheetGrounds({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepShee
     void onKeep({ ...sheet, label: { ...rest, ...filled } }, 'The joints are judged by it.');
   };
   return (
-    <section className="sheet space-y-3" aria-label="What the label says of grounds">
-      <h2>What the label says of grounds</h2>
+    <FoldingSheet title="What the label says of grounds" inner="space-y-3 mt-3">
       {LISTS.map(({ key, heading }) => (
         <div key={key}>
           <p className="font-[650] text-ink">{heading}</p>
@@ -63,6 +63,6 @@ export function SheetGrounds({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepShee
           </select>
         </div>
       ))}
-    </section>
+    </FoldingSheet>
   );
 }

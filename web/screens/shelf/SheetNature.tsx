@@ -4,6 +4,7 @@ import { HAND_NAMES } from '../../views/handNames.ts';
 import { Chips } from '../../views/fields/Chips.tsx';
 import { LabelRatios } from './LabelRatios.tsx';
 import type { KeepSheet } from './keepSheet.ts';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 const BY_HAND = (['airbrush', 'gun', 'brush'] as const satisfies readonly Hand[]).map((value) => ({ value, label: HAND_NAMES[value] }));
 
@@ -12,8 +13,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
   const moved = 'The plan has moved.';
   const { thinner: _thinner, ...thinnedByItsOwn } = sheet;
   return (
-    <section className="sheet space-y-3" aria-label="What it is">
-      <h2>What it is</h2>
+    <FoldingSheet title="What it is" inner="space-y-3 mt-3">
       <NameSelect
         label="Family"
         value={sheet.family}
@@ -103,7 +103,7 @@ export function SheetNature({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
         </button>
       </div>
       <LabelRatios key={JSON.stringify([sheet.label.thinning, sheet.label.hardener])} sheet={sheet} onKeep={onKeep} />
-    </section>
+    </FoldingSheet>
   );
 }
 

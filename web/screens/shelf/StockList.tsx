@@ -12,6 +12,7 @@ import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
 import { TextField } from '../../views/fields/TextField.tsx';
 import { stockAnswersSchema, UNIT_OF } from './stockAnswers.ts';
 import { supplyText } from '#core/amounts/index';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** Papers, tape, stripper and the rest that are owned: what stands here is used before any is bought. */
 export function StockList() {
@@ -24,8 +25,7 @@ export function StockList() {
     else void remove('stock', row.id, said);
   };
   return (
-    <section className="sheet mt-5" aria-label="Papers, tape and the rest">
-      <h2>Papers, tape and the rest</h2>
+    <FoldingSheet title="Papers, tape and the rest" className="mt-5">
       {rows.length === 0 && <p className="second mt-2">Nothing noted yet. What you own is used first and costs a piece nothing more.</p>}
       <ul className="mt-2 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
         {rows.map((row) => (
@@ -39,7 +39,7 @@ export function StockList() {
         ))}
       </ul>
       <AddStock />
-    </section>
+    </FoldingSheet>
   );
 }
 

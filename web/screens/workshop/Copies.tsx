@@ -6,13 +6,13 @@ import { useCopiesQuery, useSetAsideQuery } from '../../api/workshopApi.ts';
 import { restoreCopy } from '../../app/writing/restoring.ts';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** The copies beside the workshop: what is in each, and back to it. */
 export function Copies() {
   const { data: copies = [], isLoading } = useCopiesQuery();
   return (
-    <section className="sheet" aria-labelledby="copies">
-      <h2 id="copies">Copies</h2>
+    <FoldingSheet title="Copies">
       <p className="mt-2">
         The workshop’s file was checked when it was opened, and is whole. Of it one copy a day is kept fourteen days, and one is made before
         an import or before going back. They lie in the folder of the workshop.
@@ -26,7 +26,7 @@ export function Copies() {
         ))}
       </ul>
       <SetAside />
-    </section>
+    </FoldingSheet>
   );
 }
 

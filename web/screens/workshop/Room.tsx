@@ -7,14 +7,14 @@ import { useWords } from '../../app/useWords.ts';
 import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm } from '../../views/fields/SmallField.tsx';
 import { Sizes } from './Sizes.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** How much there is room for: the booth while it is sprayed, hooks and shelves while it dries. Nothing said: room enough. */
 export function Room() {
   const { workshop } = usePlan();
   const { save } = useSaving();
   return (
-    <section className="sheet space-y-4" aria-label="Room">
-      <h2>Room</h2>
+    <FoldingSheet title="Room" inner="space-y-4 mt-3">
       <Sizes
         title="Floor of the booth"
         sides={{ longMm: 'long', wideMm: 'wide' }}
@@ -26,7 +26,7 @@ export function Room() {
         onNone={() => void save('workshop', { ...workshop, booth: undefined }, 'Room enough in the booth.')}
       />
       <DryingPlaces />
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -6,6 +6,7 @@ import { HAND_NAMES } from '../../views/handNames.ts';
 import { Chips } from '../../views/fields/Chips.tsx';
 import { BenchMinutes } from './hours/BenchMinutes.tsx';
 import { Sizes } from './Sizes.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 const TUBS = ['1', '2', '3', '4'];
 
@@ -21,8 +22,7 @@ export function Tools() {
     void save('workshop', { ...workshop, hands }, 'The plan has moved.');
   };
   return (
-    <section className="sheet space-y-3" aria-label="Tools">
-      <h2>Tools</h2>
+    <FoldingSheet title="Tools" inner="space-y-3 mt-3">
       <fieldset>
         <legend className="mb-2 font-[650] text-ink">Paint goes on by</legend>
         <div className="flex flex-wrap gap-2">
@@ -63,6 +63,6 @@ export function Tools() {
           onChange={(tubs) => void save('workshop', { ...workshop, tubs: Number(tubs) }, 'So many baths may stand at once.')}
         />
       )}
-    </section>
+    </FoldingSheet>
   );
 }

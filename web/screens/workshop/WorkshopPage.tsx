@@ -2,7 +2,7 @@ import { TOUCH_UP_ML } from '#core/amounts/index';
 import type { Workshop } from '#core/facts/index';
 import { dateFigures } from '#core/units/index';
 import { Download } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
@@ -20,7 +20,9 @@ import { Phone } from './Phone.tsx';
 import { Oven } from './air/Oven.tsx';
 import { Places } from './air/Places.tsx';
 import { Room } from './Room.tsx';
+import { OnThisPage } from '../../views/folding/OnThisPage.tsx';
 import { Tools } from './Tools.tsx';
+import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 const TOUCH_UP_CHOICES = [0, TOUCH_UP_ML, 2 * TOUCH_UP_ML, 4 * TOUCH_UP_ML];
 
@@ -31,11 +33,12 @@ export function WorkshopPage() {
   const { workshop, demo } = usePlan();
   const { save } = useSaving();
   const words = useWords();
+  const page = useRef<HTMLDivElement>(null);
   const [theme, setTheme] = useState<Theme>(chosenTheme);
   const change = (fields: Partial<Workshop>, said: string) => void save('workshop', { ...workshop, ...fields }, said);
   const units = (fields: Partial<Workshop['units']>) => change({ units: { ...workshop.units, ...fields } }, 'Units changed.');
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
+    <div ref={page} className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
       <div className="space-y-5">
         <section className="sheet" aria-labelledby="air">
           <h1 id="air">{workshop.name}</h1>
@@ -51,11 +54,11 @@ export function WorkshopPage() {
         <FilmsAhead />
       </div>
       <aside className="space-y-5">
+        <OnThisPage within={page} columns />
         <Tools />
         <Room />
         <Oven />
-        <section className="sheet space-y-4" aria-label="Units and look">
-          <h2>Units and look</h2>
+        <FoldingSheet title="Units and look" inner="space-y-4 mt-3">
           <Chips
             legend="Sizes"
             options={[
@@ -133,9 +136,8 @@ export function WorkshopPage() {
               applyTheme(chosen);
             }}
           />
-        </section>
-        <section className="sheet" aria-label="The whole workshop as a file">
-          <h2>The whole workshop as a file</h2>
+        </FoldingSheet>
+        <FoldingSheet title="The whole workshop as a file">
           <p className="mt-2">
             One documented JSON file: pieces, shelf, places, log. A piece by itself is exported under its Record and brought in here.{' '}
             {demo && 'This is the demo workshop.'}
@@ -144,7 +146,7 @@ export function WorkshopPage() {
             <Download size={18} aria-hidden /> Export
           </a>
           <ImportFile />
-        </section>
+        </FoldingSheet>
         <Copies />
         <Phone />
       </aside>

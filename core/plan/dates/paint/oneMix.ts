@@ -1,10 +1,10 @@
-import { CAN_RESIDUE, detailMl } from '#core/amounts/index';
-import { shelfCans, usableMl } from '#core/buying/index';
+import { type PaintNeed, reachOf } from '#core/buying/index';
 import { colourDifference } from '#core/colour/index';
 import type { Detail, Facts, Lab } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
 import type { Minute } from '#core/units/index';
 import type { PlannedStep } from '../plannedStep.ts';
+import { detailsToCome } from './detailsToCome.ts';
 
 /**
  * One mix for all that is to look alike: panels of a set, both sides of a seam, brushed details. How much it takes, whether the jar
@@ -34,36 +34,55 @@ export function plannedInColour(lab: Lab, steps: readonly PlannedStep[], facts: 
   );
 }
 
-export type MixLasts = ColourUse & {
+export type MixLasts = {
+  /** What its coats, its details and the nozzles take, and whether the jar has it. */
+  readonly need: PaintNeed;
   readonly productId: string;
-  readonly leftMl: number;
   /** The first coat the jar does not reach; null where it lasts. */
-  readonly runsDry: { readonly stepId: string; readonly pieceId: string; readonly title: string; readonly at: Minute | null } | null;
-  readonly shortMl: number;
+  readonly runsDry: RunsDry | null;
   /** What coats half as heavy on faces nobody sees would save, mL. */
   readonly hiddenSavesMl: number;
 };
 
+export type RunsDry = { readonly stepId: string; readonly pieceId: string; readonly title: string; readonly at: Minute | null };
+
 /** Every mix with something planned in it. @param facts with their zones divided */
-export function mixesLast(steps: readonly PlannedStep[], facts: Facts): MixLasts[] {
-  const cans = shelfCans(facts);
-  return facts.products.flatMap((product) => {
-    if (!product.mix) return [];
-    const own = (step: PlannedStep) => step.coat?.productId === product.id;
-    const planned = plannedFor(steps, facts, own, (detail) => detail.productId === product.id);
-    if (planned.ml <= 0) return [];
-    const leftMl = usableMl(cans, product.id, CAN_RESIDUE);
+export function mixesLast(needs: readonly PaintNeed[], steps: readonly PlannedStep[], facts: Facts): MixLasts[] {
+  return needs.flatMap((need) => {
+    const product = facts.products.find(({ id }) => id === need.productId);
+    if (need.what !== 'paint' || !product?.mix) return [];
+    const own = coatsIn(need, steps);
     return [
       {
-        ...planned,
+        need,
         productId: product.id,
-        leftMl,
-        shortMl: Math.max(0, planned.ml - leftMl),
-        runsDry: firstWithout(inOrder(steps.filter(own)), leftMl),
-        hiddenSavesMl: hiddenSpots(steps.filter(own), facts).reduce((sum, { savesMl }) => sum + savesMl, 0),
+        runsDry: runsDryAt(need, own),
+        hiddenSavesMl: hiddenSpots(own, facts).reduce((sum, { savesMl }) => sum + savesMl, 0),
       },
     ];
   });
+}
+
+/** The coats still to come in a paint, in their order. */
+export function coatsIn({ mix }: Pick<PaintNeed, 'mix'>, steps: readonly PlannedStep[]): PlannedStep[] {
+  return inOrder(steps.filter(({ coat, stopped }) => coat?.mix === mix && stopped === undefined));
+}
+
+/** By their dates; what has none comes last. */
+export function inOrder(steps: readonly PlannedStep[]): PlannedStep[] {
+  return [...steps].sort((a, b) => (a.placed?.start ?? Number.POSITIVE_INFINITY) - (b.placed?.start ?? Number.POSITIVE_INFINITY));
+}
+
+/** The first of these coats, in their order, that what is here does not reach; null where it lasts. */
+export function runsDryAt(need: PaintNeed, coats: readonly PlannedStep[]): RunsDry | null {
+  if (reachOf(need).shortMl === 0) return null;
+  // What clears the nozzles, and what details take, is gone before the coats are on.
+  let left = need.shelfMl - need.neededMl + coats.reduce((sum, { coat }) => sum + (coat?.paintMl ?? 0), 0);
+  for (const { id, pieceId, title, placed, coat } of coats) {
+    left -= coat?.paintMl ?? 0;
+    if (left < -1e-6) return { stepId: id, pieceId, title, at: placed?.start ?? null };
+  }
+  return null;
 }
 
 /** How heavily a face that nobody sees may be sprayed where paint is short. */
@@ -82,19 +101,6 @@ export function hiddenSpots(steps: readonly PlannedStep[], facts: Facts): Hidden
       spots.set(key, { pieceId: step.pieceId, partId, savesMl: known + ml * (1 - HIDDEN_WEIGHT) });
     }
   return [...spots.values()].filter(({ savesMl }) => savesMl > 0).sort((a, b) => b.savesMl - a.savesMl);
-}
-
-export function firstWithout(coats: readonly PlannedStep[], leftMl: number): MixLasts['runsDry'] {
-  let left = leftMl;
-  for (const { id, pieceId, title, placed, coat } of coats) {
-    left -= coat?.paintMl ?? 0;
-    if (left < -1e-6) return { stepId: id, pieceId, title, at: placed?.start ?? null };
-  }
-  return null;
-}
-
-export function inOrder(steps: readonly PlannedStep[]): PlannedStep[] {
-  return [...steps].sort((a, b) => (a.placed?.start ?? Number.POSITIVE_INFINITY) - (b.placed?.start ?? Number.POSITIVE_INFINITY));
 }
 
 /** What of a coat goes on faces that nobody sees, part by part, mL from the container. */
@@ -119,16 +125,7 @@ function plannedFor(
   const byPiece = new Map<string, number>();
   const add = (pieceId: string, ml: number) => byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + ml);
   for (const step of steps) if (step.coat && step.stopped === undefined && takesCoat(step)) add(step.pieceId, step.coat.paintMl);
-  for (const { pieceId, detail, copies } of detailsToCome(steps, facts)) if (takesDetail(detail)) add(pieceId, detailMl(detail, copies));
+  for (const { pieceId, detail, ml } of detailsToCome(steps, facts)) if (takesDetail(detail)) add(pieceId, ml);
   const ml = [...byPiece.values()].reduce((sum, own) => sum + own, 0);
   return { ml, withSpareMl: ml * (1 + SPARE), pieces: [...byPiece].map(([pieceId, own]) => ({ pieceId, ml: own })) };
-}
-
-function detailsToCome(steps: readonly PlannedStep[], { pieces }: Facts) {
-  const open = new Set(steps.filter((step) => step.stage === 'detail').flatMap((step) => step.keys.map((key) => key.split('.')[3])));
-  return pieces.flatMap((piece) =>
-    piece.parts.flatMap((part) =>
-      (part.details ?? []).filter((detail) => open.has(detail.id)).map((detail) => ({ pieceId: piece.id, detail, copies: part.copies })),
-    ),
-  );
 }

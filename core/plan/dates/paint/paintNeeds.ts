@@ -10,10 +10,11 @@ import {
   usableMl,
 } from '#core/buying/index';
 import { familyDrying } from '#core/drying/index';
-import { type Facts, type Product, type Stock, standingEvents } from '#core/facts/index';
+import { type Facts, type Product, type Sheet, type Stock, standingEvents } from '#core/facts/index';
 import type { Placed } from '#core/schedule/index';
 import type { Minute } from '#core/units/index';
 import type { Step } from '../../steps/index.ts';
+import { detailsToCome } from './detailsToCome.ts';
 
 /** What the coats still to come take of each paint, against what the shelf holds. */
 
@@ -34,8 +35,9 @@ export function paintNeeds(
     coats.set(step.coat.mix, [...(coats.get(step.coat.mix) ?? []), step]);
   }
   const startOf = (step: Step) => placed.get(step.id)?.start;
-  const taken = [...coats].map(([mix, own]) => takenByCoats(mix, own, startOf));
-  return [...needsOf(taken, facts, cans), ...additiveNeeds([...coats.values()].flat(), startOf, shelfStock(facts))];
+  const taken = new Map([...coats].map(([mix, own]) => [mix, takenByCoats(mix, own, startOf)] as const));
+  for (const own of takenByDetails(steps, facts, placed)) taken.set(own.mix, together(taken.get(own.mix), own));
+  return [...needsOf([...taken.values()], facts, cans), ...additiveNeeds([...coats.values()].flat(), startOf, shelfStock(facts))];
 }
 
 type StartOf = (step: Step) => Minute | undefined;
@@ -66,6 +68,32 @@ function takenByCoats(mix: string, own: readonly Step[], startOf: StartOf): Take
     jars: new Set(own.map((step) => step.pieceId)).size,
     byPiece: takenByPiece(own, (step) => step.coat?.paintMl ?? 0),
   };
+}
+
+/** A paint that is taken straight out of its bottle. */
+function nameOf(
+  { id, name }: Product,
+  { family, role, hand }: Sheet,
+): Pick<Taken, 'mix' | 'productId' | 'name' | 'family' | 'role' | 'hand'> {
+  return { mix: id, productId: id, name, family, role, hand: hand ?? 'airbrush' };
+}
+
+/** Details take of the bottle they name by hand: no nozzle is cleared for them. */
+function takenByDetails(steps: readonly Step[], facts: Facts, placed: ReadonlyMap<string, Placed>): Taken[] {
+  return detailsToCome(steps, facts).flatMap(({ stepId, pieceId, detail, ml }) => {
+    const product = facts.products.find(({ id }) => id === detail.productId);
+    const sheet = facts.sheets.find(({ id }) => id === product?.sheetId);
+    if (!product || !sheet || ml <= 0) return [];
+    return [
+      {
+        ...nameOf(product, sheet),
+        coatsMl: ml,
+        uses: [{ at: placed.get(stepId)?.start ?? null, amount: ml }],
+        jars: 0,
+        byPiece: [{ pieceId, ml }],
+      },
+    ];
+  });
 }
 
 /** A mix comes before its paints: what its jar lacks is poured from them. In the order the coats name them, paints for mixes last. */
@@ -114,12 +142,7 @@ function pouredFor({ toMixMl, portions, productId, byPiece }: PaintNeed, facts: 
     if (!sheet) return [];
     return [
       {
-        mix: product.id,
-        productId: product.id,
-        name: product.name,
-        family: sheet.family,
-        role: sheet.role,
-        hand: sheet.hand ?? 'airbrush',
+        ...nameOf(product, sheet),
         coatsMl: toMixMl * share,
         uses: portions.map(({ amount, neededBy }) => ({ at: neededBy, amount: amount * share })),
         jars: 0,

@@ -1,7 +1,7 @@
 import type { PaintNeed } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import { listed } from '#core/units/index';
-import { firstWithout, inOrder } from './oneMix.ts';
+import { coatsIn, inOrder, runsDryAt } from './oneMix.ts';
 import { partsOf } from './paintNeeds.ts';
 import type { PlannedStep, Pour } from '../plannedStep.ts';
 
@@ -15,9 +15,8 @@ export function withPours(steps: readonly PlannedStep[], needs: readonly PaintNe
   const pours = new Map(
     needs.flatMap((need) => {
       const pour = pourOf(need, facts);
-      const own = inOrder(steps.filter(({ coat, stopped }) => coat?.mix === need.mix && stopped === undefined));
-      // What clears the nozzles is gone before the coats are on.
-      const first = firstWithout(own, need.shelfMl - (need.neededMl - need.coatsMl))?.stepId ?? own[0]?.id;
+      const own = coatsIn(need, steps);
+      const first = runsDryAt(need, own)?.stepId ?? own[0]?.id;
       // A paint that is tried on scrap first is mixed for that.
       const tried = first === own[0]?.id ? inOrder(steps.filter(({ treatment }) => treatment === `scrap ${need.mix}`))[0]?.id : undefined;
       return pour && first ? [[tried ?? first, pour] as const] : [];

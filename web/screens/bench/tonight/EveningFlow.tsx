@@ -95,7 +95,7 @@ function BatchRow({ row }: { row: EveningRow }) {
           {first.cup && ` · ${detailTogether(steps)}`}
           {steps.flatMap(({ pour }) => (pour ? ` · ${pour.text}` : []))}
           {ration && ` · ${reachText(ration, words)}${ration.spots.length > 0 ? ': thinly where nobody sees it' : ''}`}
-          {row.mixGoodUntil !== null && ` · use the mix up by ${words.clock(row.mixGoodUntil)}`}
+          {row.mixGoodUntil !== null && ` · use the mix up by ${words.moment(row.mixGoodUntil)}`}
           {first.coat && <SideBySide steps={steps} />}
           {first.afterwards && <strong className="font-[650]"> · {first.afterwards}</strong>}
           {shuts.length > 0 && (

@@ -1,4 +1,5 @@
-import type { Piece } from '#core/facts/index';
+import { supplyName } from '#core/amounts/index';
+import type { Piece, SupplyLine } from '#core/facts/index';
 import type { PlannedStep, PlanView, Session, WetNearby } from '#core/plan/index';
 import { capital, listed, plural } from '#core/units/index';
 import { stepTitle } from '../../../views/stepTitle.ts';
@@ -16,19 +17,28 @@ export function layOutText(steps: readonly PlannedStep[]): string {
   const paints = [...new Set(steps.flatMap((step) => (step.coat ? [step.coat.name] : [])))];
   const things = new Set<string>();
   for (const step of steps) {
-    if (step.stage === 'mask') things.add('fine line tape 3 mm');
+    for (const line of step.supplies) things.add(thingText(line));
     if (step.coat) {
       things.add('tack cloth');
       things.add('gloves');
     }
-    if (step.grit) things.add(`P${step.grit}`);
-    if (step.method === 'gel') things.add('stripper, scraper');
-    if (step.stage === 'metal-prep') things.add('metal prep, goggles');
-    if (step.stage === 'promoter') things.add('adhesion promoter');
-    if (step.stage === 'clean') things.add('side light, wipes');
-    if (step.stage === 'repair') things.add('filler, files');
+    for (const tool of TOOLS[step.stage] ?? []) things.add(tool);
+    if (step.method === 'gel') things.add('scraper');
   }
   return [...paints, ...things].join(', ') || 'gloves';
+}
+
+/** What a stage takes that is not used up. */
+const TOOLS: Partial<Record<PlannedStep['stage'], readonly string[]>> = {
+  'metal-prep': ['goggles'],
+  clean: ['side light', 'wipes'],
+  repair: ['files'],
+};
+
+/** Paper by its grit and tape by its width, as the steps and the list have them. */
+function thingText(line: SupplyLine): string {
+  if (line.kind === 'paper') return line.spec;
+  return line.kind === 'tape' ? `${line.spec} tape` : supplyName(line).toLowerCase();
 }
 
 export function packUpText(steps: readonly PlannedStep[]): string {

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Bar, BarChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const BEFORE = 4;
 const AFTER = 2;
@@ -16,8 +17,7 @@ export function MoneyByMonth() {
   const data = months.map(({ month, committed, planned }) => ({ month: words.month(month).slice(0, 3), spent: committed, ahead: planned }));
   const limits = months.flatMap(({ budget }) => (budget === null ? [] : [budget]));
   return (
-    <section className="sheet relative" aria-label="Money by month">
-      <h2>Money by month</h2>
+    <FoldingSheet title="Money by month" className="relative">
       <div className="mt-2 h-44" aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
           <BarChart data={data} accessibilityLayer={false} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>
@@ -62,6 +62,6 @@ export function MoneyByMonth() {
       <p className="second text-small">
         Solid: spent. Hatched: still to spend.{limits.length > 0 && ' Dashed: what may be spent in a month.'}
       </p>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -3,14 +3,14 @@ import { localMoment } from '#core/units/index';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
 import { TableBothWays } from '../../../views/TableBothWays.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Prices of paint, and of what is none, as tables for a spreadsheet, out and in. */
 export function PriceTable() {
   const { facts, plan, workshop } = usePlan();
   const today = localMoment(plan.now, workshop.timeZone).date;
   return (
-    <section className="sheet" aria-label="Prices as a table">
-      <h2>As a table</h2>
+    <FoldingSheet title="As a table">
       <TableBothWays
         collection="offers"
         what="price"
@@ -34,6 +34,6 @@ export function PriceTable() {
         }}
         taken="the list goes by them."
       />
-    </section>
+    </FoldingSheet>
   );
 }

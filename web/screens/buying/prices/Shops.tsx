@@ -8,6 +8,7 @@ import { QuantityField } from '../../../views/fields/QuantityField.tsx';
 import { AskShops } from './AskShops.tsx';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm } from '../../../views/fields/SmallField.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** A shop round the corner: nothing for delivery, here tomorrow. */
 const FRESH: Omit<Shop, 'id' | 'name'> = { delivery: 0, leadDays: 1 };
@@ -28,8 +29,7 @@ export function Shops() {
     if (await save('shops', shop, `${shop.name} is there: say what it asks for delivery.`)) setName('');
   };
   return (
-    <section className="sheet" aria-label="Shops">
-      <h2>Shops</h2>
+    <FoldingSheet title="Shops">
       <ul>
         {facts.shops.map((shop) => (
           <ShopTerms key={shop.id} shop={shop} />
@@ -42,7 +42,7 @@ export function Shops() {
         </button>
       </SmallForm>
       <AskShops />
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -39,7 +39,7 @@ export function BetweenLayers({
               <span className="second text-small">
                 {layers.find((layer) => layer.layerId === row.after)?.name
                   ? `after ${layers.find((layer) => layer.layerId === row.after)?.name}`
-                  : 'on the bare part'}
+                  : 'before the first layer'}
                 {worst ? `; ${worst.verdict}: ${worst.because}` : ''}
               </span>
             </span>

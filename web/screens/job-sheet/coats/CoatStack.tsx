@@ -1,8 +1,8 @@
 import { counted } from '#core/units/index';
 import { hexOf } from '#core/colour/index';
 import type { JointVerdict } from '#core/coats/index';
-import { materialText, type Part } from '#core/facts/index';
-import type { LayerView, StackView } from '#core/plan/index';
+import type { Part } from '#core/facts/index';
+import type { GroundOfPart, LayerView, StackView } from '#core/plan/index';
 import { FilmPatterns } from '../../../views/drawn/filmTextures.tsx';
 import { type Block, stackColumns } from './stackColumns.ts';
 
@@ -19,12 +19,14 @@ export type JointMark = { readonly layerId: string; readonly verdict: JointVerdi
 export function CoatStack({
   stack,
   part,
+  ground,
   marks,
   chosen,
   onChoose,
 }: {
   stack: StackView;
   part: Part;
+  ground: GroundOfPart;
   marks: readonly JointMark[];
   chosen: string | null;
   onChoose: (layerId: string) => void;
@@ -49,12 +51,7 @@ export function CoatStack({
     >
       <FilmPatterns />
       <rect x={LEFT} y={bottom} width={wide} height={METAL - 4} fill="url(#metal)" stroke="#8a8a8a" />
-      <Names
-        x={right}
-        y={bottom + 20}
-        title={materialText(part.material)}
-        detail={part.finish === 'bare' ? 'bare, keyed' : 'stripped, keyed'}
-      />
+      <Names x={right} y={bottom + 20} title={ground.name} detail={ground.ready} />
       {blocks.map((block) => (
         <LayerBlock
           key={`${block.layer.layerId}${block.x}`}

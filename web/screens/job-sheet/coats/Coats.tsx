@@ -27,6 +27,7 @@ import { PartTabs, usePart } from '../PartTabs.tsx';
 import { isTile } from '#core/plan/index';
 import { isPlanned } from '#core/safety/index';
 import { dividedPart } from '#core/zones/index';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const RANK = { sits: 0, care: 1, stop: 2 } as const;
 
@@ -89,7 +90,14 @@ export function Coats({ piece, view }: SectionProps) {
           </p>
         ))}
         {part.layers.length > 0 && (
-          <CoatStack stack={stack} part={part} marks={marks} chosen={chosen ?? shown?.layerId ?? null} onChoose={setChosen} />
+          <CoatStack
+            stack={stack}
+            part={part}
+            ground={view.grounds[part.id]}
+            marks={marks}
+            chosen={chosen ?? shown?.layerId ?? null}
+            onChoose={setChosen}
+          />
         )}
         <LayerList piece={piece} part={part} stack={stack} laidIds={laidIds} onEdit={editLayers} onChoose={setChosen} />
         <BetweenLayers
@@ -110,7 +118,17 @@ export function Coats({ piece, view }: SectionProps) {
         />
       </section>
       <aside className="space-y-5">
-        {shown && <JointCard key={shown.layerId} piece={piece} part={part} entry={shown} layers={stack.layers} onLayers={saveLayers} />}
+        {shown && (
+          <JointCard
+            key={shown.layerId}
+            piece={piece}
+            part={part}
+            ground={view.grounds[part.id]}
+            entry={shown}
+            layers={stack.layers}
+            onLayers={saveLayers}
+          />
+        )}
         <MissedWindow piece={piece} part={part} onLayers={saveLayers} />
         {isTile(piece, part) && <Tiles piece={piece} part={part} layers={stack.layers} />}
         <Board piece={piece} part={part} joints={view.joints} />
@@ -120,8 +138,7 @@ export function Coats({ piece, view }: SectionProps) {
         <Mixing part={part} stack={stack} />
         <Systems piece={piece} part={part} laid={laidIds.size > 0} onTake={saveLayers} />
         <CompareSystems piece={piece} />
-        <section className="sheet !p-4" aria-label="Amounts">
-          <h2>Paint for it</h2>
+        <FoldingSheet title="Paint for it" className="!p-4">
           <ul className="mt-2 space-y-1">
             {[...stack.layers].reverse().map((layer) => (
               <li key={layer.layerId} className="flex justify-between gap-3">
@@ -132,7 +149,7 @@ export function Coats({ piece, view }: SectionProps) {
               </li>
             ))}
           </ul>
-        </section>
+        </FoldingSheet>
       </aside>
     </div>
   );

@@ -1,6 +1,6 @@
 import { counted } from '#core/units/index';
 import { type Layer, type Part, type Piece, materialText } from '#core/facts/index';
-import type { JointOfPart, LayerView, Mended } from '#core/plan/index';
+import type { GroundOfPart, JointOfPart, LayerView, Mended } from '#core/plan/index';
 import { useEffect, useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
@@ -21,19 +21,21 @@ const STATES = {
 export function JointCard({
   piece,
   part,
+  ground,
   entry,
   layers,
   onLayers,
 }: {
   piece: Piece;
   part: Part;
+  ground: GroundOfPart;
   entry: JointOfPart;
   layers: readonly LayerView[];
   onLayers: (layers: Layer[], said: string) => void;
 }) {
   const { joint, laid, layerId, belowLayerId } = entry;
   const nameOf = (id: string) => layers.find((layer) => layer.layerId === id)?.name ?? materialText(part.material);
-  const below = belowLayerId ? nameOf(belowLayerId) : `bare ${materialText(part.material)}`;
+  const below = belowLayerId ? nameOf(belowLayerId) : ground.name;
   return (
     <section className="sheet !p-4 border-t-4 !border-t-ink" aria-label="Joint" aria-live="polite">
       <h2>

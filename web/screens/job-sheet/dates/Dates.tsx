@@ -13,7 +13,9 @@ import { OwnMinutes } from './OwnMinutes.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { Sooner } from './Sooner.tsx';
 import { Turn } from './Turn.tsx';
+import { WithoutDate } from './WithoutDate.tsx';
 import { WhatIf } from './WhatIf.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Every step with its time and what holds it; the likely and the safe end. */
 export function Dates({ piece, view }: SectionProps) {
@@ -103,22 +105,7 @@ export function Dates({ piece, view }: SectionProps) {
             </ol>
           </section>
         ))}
-        {without.length > 0 && (
-          <section aria-label="Without a date">
-            <h3 className="mt-5 border-b-2 border-ink pb-1 font-[650] text-ink">Without a date</h3>
-            <ul>
-              {without.map((step) => (
-                <li key={step.id} className="grid grid-cols-[1fr_1.3fr] gap-4 border-b border-hairline py-2">
-                  <span className="font-[650]">{step.title}</span>
-                  <span className="second">{step.unplacedWhy}</span>
-                  <div className="col-span-2">
-                    <FindingsAt stepId={step.id} />
-                  </div>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <WithoutDate steps={without} said={view.noDateWhy} />
       </section>
       <aside className="space-y-5">
         <HangingNow piece={piece} />
@@ -127,8 +114,7 @@ export function Dates({ piece, view }: SectionProps) {
         {!piece.finished && !view.stopped && <Sooner key={piece.id} piece={piece} planned={view.planned} />}
         {!piece.finished && <OwnMinutes piece={piece} />}
         {placed.length > 0 && (
-          <section className="sheet" aria-label="Agree">
-            <h2>These dates</h2>
+          <FoldingSheet title="These dates">
             <p className="mt-2">
               {counted(view.sessions, 'session')}, {words.duration(view.attendedMinutes)} at the bench. Likely is the middle of 500 runs
               with slower films and one failed coat in twelve; safe is the date that nine in ten keep.
@@ -151,7 +137,7 @@ export function Dates({ piece, view }: SectionProps) {
                 Plan anew
               </button>
             )}
-          </section>
+          </FoldingSheet>
         )}
       </aside>
     </div>

@@ -3,6 +3,7 @@ import type { Piece } from '#core/facts/index';
 import { listed } from '#core/units/index';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const STAGES: readonly (readonly [keyof FilmTimes, string])[] = [
   ['touch', 'touch dry'],
@@ -29,8 +30,7 @@ export function HangingNow({ piece }: { piece: Piece }) {
   }
   if (rows.size === 0) return null;
   return (
-    <section className="sheet" aria-label="Hanging now">
-      <h2>Hanging now</h2>
+    <FoldingSheet title="Hanging now">
       {[...rows].map(([key, { coat, times, names }]) => (
         <div key={key} className="mt-2 border-t border-hairline pt-2">
           <p>
@@ -52,6 +52,6 @@ export function HangingNow({ piece }: { piece: Piece }) {
           </dl>
         </div>
       ))}
-    </section>
+    </FoldingSheet>
   );
 }

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { STAGE_NAMES } from '#core/log/index';
 import { usePieceSave } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Each kind of work left on the piece with its minutes: a person who knows better types their own. */
 export function OwnMinutes({ piece }: { piece: Piece }) {
@@ -15,8 +16,7 @@ export function OwnMinutes({ piece }: { piece: Piece }) {
   for (const step of steps) minutes.set(step.stage, (minutes.get(step.stage) ?? 0) + step.minutes);
   if (minutes.size === 0) return null;
   return (
-    <section className="sheet" aria-label="Minutes at the bench">
-      <h2>Minutes at the bench</h2>
+    <FoldingSheet title="Minutes at the bench">
       <p className="second mt-1 text-small">
         By kind of work, all of it that is left. Type your own where you know better; emptied, the reckoning speaks again.
       </p>
@@ -25,7 +25,7 @@ export function OwnMinutes({ piece }: { piece: Piece }) {
           <StageMinutes key={stage} piece={piece} stage={stage} total={total} learned={learned.find((own) => own.stage === stage)} />
         ))}
       </ul>
-    </section>
+    </FoldingSheet>
   );
 }
 

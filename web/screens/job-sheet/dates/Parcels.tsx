@@ -11,19 +11,19 @@ import { ParcelRow } from './ParcelRow.tsx';
 import { parcelAnswersSchema } from './parcelAnswers.ts';
 import { DateField } from '../../../views/fields/DateField.tsx';
 import { TextField } from '../../../views/fields/TextField.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** What is on the way or still to be ordered for the piece, and what waits for it. */
 export function Parcels({ piece }: { piece: Piece }) {
   return (
-    <section className="sheet" aria-label="Parcels">
-      <h2>Parcels</h2>
+    <FoldingSheet title="Parcels">
       <ul className="mt-1">
         {piece.parcels.map((parcel) => (
           <ParcelRow key={parcel.id} piece={piece} parcel={parcel} />
         ))}
       </ul>
       <ParcelForm piece={piece} />
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -6,6 +6,7 @@ import { useTrials } from '../../../app/plan/useTrials.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { planner } from '../../../workers/planner.ts';
 import type { Tried } from '../../../workers/plan.worker.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** What would make the piece end sooner: each change planned anew by itself, shown as it comes. Nothing is changed. */
 export function Sooner({ piece, planned }: { piece: Piece; planned: number | null }) {
@@ -15,8 +16,7 @@ export function Sooner({ piece, planned }: { piece: Piece; planned: number | nul
   const gains = (search?.tried ?? []).flatMap(({ gain }) => gain ?? []).sort((a, b) => a.end - b.end);
   const vain = (search?.tried ?? []).filter(({ gain }) => gain === null);
   return (
-    <section className="sheet !p-4" aria-label="What would make it sooner?">
-      <h2>What would make it sooner?</h2>
+    <FoldingSheet title="What would make it sooner?" className="!p-4">
       {!search && (
         <button type="button" className="act mt-2" onClick={look}>
           Try what there is
@@ -52,7 +52,7 @@ export function Sooner({ piece, planned }: { piece: Piece; planned: number | nul
           try again
         </button>
       )}
-    </section>
+    </FoldingSheet>
   );
 
   function costOf({ pays }: Gain): string {

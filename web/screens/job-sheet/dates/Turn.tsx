@@ -4,6 +4,7 @@ import { ClockField } from '../../../views/fields/ClockField.tsx';
 import { DateField } from '../../../views/fields/DateField.tsx';
 import { LaidAside } from './LaidAside.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const TURNS = ['first', 'usual', 'last'] as const;
 
@@ -11,8 +12,7 @@ const TURNS = ['first', 'usual', 'last'] as const;
 export function Turn({ piece }: { piece: Piece }) {
   const save = usePieceSave();
   return (
-    <section className="sheet space-y-3" aria-label="Its turn">
-      <h2>Its turn</h2>
+    <FoldingSheet title="Its turn" inner="space-y-3 mt-3">
       <Chips
         legend="Beside other pieces"
         hideLegend
@@ -47,6 +47,6 @@ export function Turn({ piece }: { piece: Piece }) {
         )}
       </div>
       <LaidAside piece={piece} />
-    </section>
+    </FoldingSheet>
   );
 }

@@ -5,6 +5,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { planner } from '../../../workers/planner.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const AS_IS: Required<Pick<Wish, 'warmerC' | 'damperRh' | 'startInMinutes'>> = { warmerC: 0, damperRh: 0, startInMinutes: 0 };
 
@@ -37,8 +38,7 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
   );
   const signed = (value: number, unit: string) => (value === 0 ? 'as it is' : `${value > 0 ? '+' : '−'}${Math.abs(value)} ${unit}`);
   return (
-    <section className="sheet !p-4" aria-label="What if">
-      <h2>What if</h2>
+    <FoldingSheet title="What if" className="!p-4">
       {slider('warmth', 'warmerC', -10, 12, 1, signed(wish.warmerC, '°C'))}
       {slider('damp', 'damperRh', -30, 30, 5, signed(wish.damperRh, '%'))}
       {slider(
@@ -78,7 +78,7 @@ export function WhatIf({ piece, view }: { piece: Piece; view: PieceView }) {
           </>
         )}
       </p>
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { Piece, SenseRule } from '#core/facts/index';
 import { counted } from '#core/units/index';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** What each rule is about, as one counts it. */
 const KIND_OF: Readonly<Record<SenseRule, 'ruins the part' | 'done twice' | 'looks poor'>> = {
@@ -35,8 +36,7 @@ export function ReadOnceMore({ piece }: { piece: Piece }) {
   const open = own.filter(({ known }) => !known);
   const known = own.length - open.length;
   return (
-    <section className="sheet" aria-label="Read once more, counted">
-      <h2>Read once more</h2>
+    <FoldingSheet title="The whole plan, read once more">
       <p className="mt-2">
         The whole plan was read as a painter would.{' '}
         {open.length === 0 ? 'Nothing in it would spoil the piece.' : <strong>{counted(open.length, 'thing')} to think about.</strong>}
@@ -57,6 +57,6 @@ export function ReadOnceMore({ piece }: { piece: Piece }) {
           </div>
         </dl>
       )}
-    </section>
+    </FoldingSheet>
   );
 }

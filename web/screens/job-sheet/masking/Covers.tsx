@@ -8,6 +8,7 @@ import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** What is near and must not take the coat: covered, plugged or wrapped before paint, amended by hand. */
 export function Covers({ piece, part }: { piece: Piece; part: Part }) {
@@ -16,8 +17,7 @@ export function Covers({ piece, part }: { piece: Piece; part: Part }) {
   const features = part.features ?? [];
   const keep = (changed: Part['features'], said: string) => void save(withPart(piece, part.id, { features: changed }), said);
   return (
-    <section className="sheet" aria-label="Cover and plug">
-      <h2>Cover and plug</h2>
+    <FoldingSheet title="Cover and plug">
       {lines.length === 0 && <p className="second mt-1">Nothing is named: openings, hubs, works, what hangs near.</p>}
       <ul className="mt-1">
         {lines.map((line) => {
@@ -68,7 +68,7 @@ export function Covers({ piece, part }: { piece: Piece; part: Part }) {
         })}
       </ul>
       <AddCover onAdd={(kind, count) => keep([...features, { id: newId(), kind, count }], 'It is covered before paint.')} />
-    </section>
+    </FoldingSheet>
   );
 }
 

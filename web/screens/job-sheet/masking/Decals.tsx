@@ -11,6 +11,7 @@ import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/f
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const KIND_NAMES: Record<DecalKind, string> = { waterslide: 'waterslide', printed: 'printed at home', vinyl: 'self-adhesive vinyl' };
 
@@ -23,8 +24,7 @@ export function Decals({ piece, part, layers, dressings }: Props) {
   const decals = part.decals ?? [];
   const keep = (changed: Decal[], said: string) => void save(withPart(piece, part.id, { decals: changed }), said);
   return (
-    <section className="sheet" aria-label="Decals">
-      <h2>Decals</h2>
+    <FoldingSheet title="Decals">
       {decals.length === 0 && <p className="second mt-1">Numbers, crests, lines: soaked and slid on, or stuck on, then left a day.</p>}
       <ul className="mt-1">
         {decals.map((decal) => {
@@ -38,7 +38,7 @@ export function Decals({ piece, part, layers, dressings }: Props) {
                 <span className="second">
                   {decal.count === 2 ? 'a pair, left and right' : `${decal.count} of them`}, {KIND_NAMES[decal.kind]},{' '}
                   {words.length(decal.longMm)} × {words.length(decal.shortMm)}
-                  {decal.spare ? ', with a spare' : ', no spare'}, {after ? `after ${after}` : 'on the bare part'}
+                  {decal.spare ? ', with a spare' : ', no spare'}, {after ? `after ${after}` : 'before the first layer'}
                   {decal.at ? `; ${decal.at}` : ''}
                 </span>
                 {dressing && <SitsText {...dressing.below} />}
@@ -62,7 +62,7 @@ export function Decals({ piece, part, layers, dressings }: Props) {
       <Adding label="Add a decal">
         <AddDecal part={part} layers={layers} onAdd={(decal) => keep([...decals, decal], `${decal.name} is a step of its own.`)} />
       </Adding>
-    </section>
+    </FoldingSheet>
   );
 }
 

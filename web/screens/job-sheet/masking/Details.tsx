@@ -26,6 +26,7 @@ import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallF
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import { Adding } from '../Adding.tsx';
 import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const WAY_NAMES: Record<DetailWay, string> = {
   brush: 'by brush',
@@ -50,8 +51,7 @@ export function Details({ piece, part, layers, dressings }: Props) {
   const details = part.details ?? [];
   const keep = (changed: Detail[], said: string) => void save(withPart(piece, part.id, { details: changed }), said);
   return (
-    <section className="sheet" aria-label="Details">
-      <h2>Picked out by hand</h2>
+    <FoldingSheet title="Picked out by hand">
       {details.length === 0 && <p className="second mt-1">Trim, lettering, washes, worn edges: each is a short step between two layers.</p>}
       <ul className="mt-1">
         {details.map((detail) => (
@@ -72,7 +72,7 @@ export function Details({ piece, part, layers, dressings }: Props) {
       <Adding label="Add a detail">
         <AddDetail part={part} layers={layers} onAdd={(detail) => keep([...details, detail], `${detail.name} is a step of its own.`)} />
       </Adding>
-    </section>
+    </FoldingSheet>
   );
 }
 
@@ -98,7 +98,7 @@ function DetailRow({
           {detail.count > 1 ? ` × ${detail.count}` : ''}
         </span>{' '}
         <span className="second">
-          {WAY_NAMES[detail.way]}, {plain(detail.family)}, {after ? `after ${after}` : 'on the bare part'}
+          {WAY_NAMES[detail.way]}, {plain(detail.family)}, {after ? `after ${after}` : 'before the first layer'}
         </span>
         {dressing && <SitsText {...dressing.below} />}
         {dressing?.above && <SitsText {...dressing.above} because={`${above ?? 'What comes over it'}: ${dressing.above.because}`} />}

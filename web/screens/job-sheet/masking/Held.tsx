@@ -3,6 +3,7 @@ import { parseNumber } from '#core/units/index';
 import { toast } from 'sonner';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** How the part is held while it is sprayed, the unseen spot that is touched, and the face to start on. */
 export function Held({ piece, part }: { piece: Piece; part: Part }) {
@@ -26,8 +27,7 @@ export function Held({ piece, part }: { piece: Piece; part: Part }) {
     </label>
   );
   return (
-    <section className="sheet" aria-label="Held">
-      <h2>Held</h2>
+    <FoldingSheet title="Held">
       <div className="mt-2">
         <Chips
           legend="By what"
@@ -60,6 +60,6 @@ export function Held({ piece, part }: { piece: Piece; part: Part }) {
           </label>
         </>
       )}
-    </section>
+    </FoldingSheet>
   );
 }

@@ -5,6 +5,7 @@ import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { usePricedWays } from '../../../app/plan/usePricedWays.ts';
 import { PricedWayRow } from '../../../views/PricedWayRow.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Colours that no order can be found for: each way on planned to the end, and why heat is none where it is not. */
 export function NoOrder({ piece, part, unordered }: { piece: Piece; part: Part; unordered: readonly string[] }) {
@@ -18,8 +19,7 @@ export function NoOrder({ piece, part, unordered }: { piece: Piece; part: Part; 
   const priced = usePricedWays(asked, piece.id);
   const noHeat = whyNoHeat(piece, part, unordered, facts);
   return (
-    <section className="sheet !p-4 border-t-4 !border-t-ink" aria-label="Ways on">
-      <h2>No order can be masked</h2>
+    <FoldingSheet title="No order can be masked" className="!p-4 border-t-4 !border-t-ink">
       <p className="mt-1">Each of these colours would have to go under tape before the other, and neither ever takes it. The ways on:</p>
       <ul className="mt-1">
         {ways.map(({ label, note, layers }, index) => (
@@ -33,6 +33,6 @@ export function NoOrder({ piece, part, unordered }: { piece: Piece; part: Part; 
         ))}
       </ul>
       {noHeat && <p className="second mt-2 text-small">Set by heat, one of them would take tape. Not here: {noHeat}</p>}
-    </section>
+    </FoldingSheet>
   );
 }

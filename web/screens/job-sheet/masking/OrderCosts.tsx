@@ -2,6 +2,7 @@ import type { Part } from '#core/facts/index';
 import type { OrderAnswer, OrderCost } from '#core/masking/index';
 import type { StackView } from '#core/plan/index';
 import { Why } from '../../../views/Why.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const AT_THE_BENCH: readonly (readonly [keyof OrderCost, string, string])[] = [
   ['masking', 'Tape on and off', '3 min a mask and 4 a metre of straight line, more where it curves; off again 1 and 1 a metre.'],
@@ -28,8 +29,7 @@ export function OrderCosts({
   const bench = parts.masking + parts.covering + parts.extraCoats + parts.locking;
   const name = (id: string) => stack.layers.find((layer) => layer.layerId === id)?.name ?? 'that colour';
   return (
-    <section className="sheet" aria-label="Cost of the order">
-      <h2>What the order costs</h2>
+    <FoldingSheet title="What the order costs">
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-2">
         {AT_THE_BENCH.filter(([key]) => key !== 'locking' || parts.locking > 0).map(([key, label, text]) => (
           <div key={key} className="contents">
@@ -48,6 +48,7 @@ export function OrderCosts({
           {Math.round(parts.waits + parts.lifting + parts.darkBelow)}
         </dd>
       </dl>
+      <p className="second mt-2 text-small">All its colours from the first, by one hand; what is still ahead stands with the steps.</p>
       {runnerUp && (
         <>
           <p className="second mt-3">
@@ -88,6 +89,6 @@ export function OrderCosts({
           Back to the cheapest order
         </button>
       )}
-    </section>
+    </FoldingSheet>
   );
 }

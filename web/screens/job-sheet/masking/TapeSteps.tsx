@@ -1,19 +1,21 @@
+import { addedUp, roundedUp, supplyText } from '#core/amounts/index';
 import type { Part } from '#core/facts/index';
-import { FORCING_MINUTES, tapesFor } from '#core/masking/index';
+import { FORCING_MINUTES } from '#core/masking/index';
 import type { PlannedStep } from '#core/plan/index';
-import { dividedPart } from '#core/zones/index';
+import { counted } from '#core/units/index';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
 /** Tape that stays longer than this is worth a word, minutes. */
 const LONG_TAPE = 26 * 60;
 
-/** Tape in a line, then each mask with when it goes on and comes off. */
+/** The tape that the steps still take, in a line, then each mask with when it goes on and comes off. */
 export function TapeSteps({ part, steps }: { part: Part; steps: readonly PlannedStep[] }) {
   const words = useWords();
   const { plan } = usePlan();
   const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
-  const tapes = tapesFor(dividedPart(part).edges.map((edge) => ({ ...edge, mm: edge.mm * part.copies })));
+  const tapes = addedUp(steps.flatMap(({ supplies }) => supplies.filter(({ kind }) => kind === 'tape'))).map(roundedUp);
+  const others = new Set(steps.flatMap(({ on }) => on.flatMap(({ partId }) => (partId === part.id ? [] : [partId]))));
   const longest = Math.max(0, ...staysOn(steps));
   return (
     <>
@@ -21,7 +23,8 @@ export function TapeSteps({ part, steps }: { part: Part; steps: readonly Planned
         <p className="mt-4 flex flex-wrap items-baseline gap-3 border-y border-hairline py-2">
           <span className="font-[650] text-ink">Tape</span>
           <span className="second grow">
-            {tapes.map(({ widthMm, mm }) => `fine line ${widthMm} mm, ${(mm / 1000).toFixed(1)} m`).join(' · ')}
+            {tapes.map(({ spec, amount, unit }) => `${spec}, ${supplyText(amount, unit)}`).join(' · ')}, 15 % spare in it
+            {others.size > 0 && `; with ${counted(others.size, 'part')} masked in the same go`}
           </span>
           <span className="figure">{minutes} min</span>
         </p>

@@ -33,7 +33,10 @@ export function WhenAndWhere({
         label="after which layer"
         width="!w-48"
         value={spot.after ?? ''}
-        options={[{ value: '', label: 'none: on the bare part' }, ...layers.map((layer) => ({ value: layer.layerId, label: layer.name }))]}
+        options={[
+          { value: '', label: 'none: before the first layer' },
+          ...layers.map((layer) => ({ value: layer.layerId, label: layer.name })),
+        ]}
         onChange={(after) => onChange({ ...spot, after: after || null })}
       />
     </>

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { planner } from '../../../workers/planner.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Once it is finished: what it has cost, what it was said to cost when it was added, and what the next one like it should. */
 export function CostInTheEnd({ piece, view }: { piece: Piece; view: PieceView }) {
@@ -24,8 +25,7 @@ export function CostInTheEnd({ piece, view }: { piece: Piece; view: PieceView })
   if (!piece.finished) return null;
   const { byUse, committed } = view.money;
   return (
-    <section className="sheet" aria-label="What it has cost">
-      <h2>What it has cost</h2>
+    <FoldingSheet title="What it has cost">
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-1">
         <dt>By what it used, with its parts</dt>
         <dd className="figure text-right">{words.money(byUse)}</dd>
@@ -44,6 +44,6 @@ export function CostInTheEnd({ piece, view }: { piece: Piece; view: PieceView })
           </>
         )}
       </dl>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -14,6 +14,7 @@ import { CostInTheEnd } from './CostInTheEnd.tsx';
 import { Supplies } from './Supplies.tsx';
 import { WorthIt } from './WorthIt.tsx';
 import type { SectionProps } from '../sectionProps.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Bought, planned, used; what the shelf covers and what must still be bought for this piece. */
 export function Money({ piece, view }: SectionProps) {
@@ -118,8 +119,7 @@ export function Money({ piece, view }: SectionProps) {
       <aside className="space-y-5">
         <CostInTheEnd piece={piece} view={view} />
         <WorthIt piece={piece} money={money} />
-        <section className="sheet" aria-label="Budget">
-          <h2>Budget</h2>
+        <FoldingSheet title="Budget">
           <form
             className="mt-2 flex items-end gap-3"
             onSubmit={(event) => {
@@ -141,7 +141,7 @@ export function Money({ piece, view }: SectionProps) {
               Set
             </button>
           </form>
-        </section>
+        </FoldingSheet>
       </aside>
     </div>
   );

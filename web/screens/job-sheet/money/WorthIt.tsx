@@ -10,6 +10,7 @@ import { MoneyField } from '../../../views/fields/MoneyField.tsx';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const SPLIT_WORDS: Readonly<Record<Lot['split'], string>> = {
   equally: 'the same for each',
@@ -29,8 +30,7 @@ export function WorthIt({ piece, money }: { piece: Piece; money: PieceMoney }) {
     void keep(value === undefined ? rest : { ...rest, [key]: value }, 'Noted.');
   };
   return (
-    <section className="sheet" aria-label="What it comes to">
-      <h2>What it comes to</h2>
+    <FoldingSheet title="What it comes to">
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-1">
         {worth.bought && (
           <>
@@ -66,7 +66,7 @@ export function WorthIt({ piece, money }: { piece: Piece; money: PieceMoney }) {
         <MoneyField label="A ready one" placeholder="?" value={piece.readyMade} onKeep={keepMoney('readyMade')} />
       </div>
       <LotFields piece={piece} lot={lot} />
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -10,6 +10,7 @@ import { Sharpen } from './Sharpen.tsx';
 import { Walk } from './walk/Walk.tsx';
 import { isPlanned } from '#core/safety/index';
 import { KeptBecause } from './parts/KeptBecause.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** The piece with its marks on the left, its parts on the right, and the next question above both. */
 export function Overview({ piece, view }: SectionProps) {
@@ -23,13 +24,11 @@ export function Overview({ piece, view }: SectionProps) {
       <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_400px]">
         <Pictures piece={piece} part={part} onPart={choose} />
         <div className="space-y-4">
-          <section className="sheet !p-4" aria-label="Parts">
-            <h2>Parts</h2>
+          <FoldingSheet title="Parts" className="!p-4">
             <PartTree piece={piece} chosen={part?.id} choose={choose} />
             {part && <Marks piece={piece} part={part} />}
-          </section>
-          <section className="sheet !p-4" aria-label="Decided">
-            <h2>Decided</h2>
+          </FoldingSheet>
+          <FoldingSheet title="Decided" className="!p-4">
             <dl className="mt-1">
               <Line name="Goes as far as">
                 {plain(piece.limit ?? 'inside-too')}
@@ -56,7 +55,7 @@ export function Overview({ piece, view }: SectionProps) {
                 {note}
               </p>
             ))}
-          </section>
+          </FoldingSheet>
           {openGuesses(piece).length > 0 && <Sharpen piece={piece} />}
         </div>
       </div>

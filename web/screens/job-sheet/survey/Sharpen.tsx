@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { planner } from '../../../workers/planner.ts';
 import { usePieceSave } from '../pieceChanges.ts';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** The three guesses that matter most, each answered in one press. */
 export function Sharpen({ piece }: { piece: Piece }) {
@@ -18,8 +19,7 @@ export function Sharpen({ piece }: { piece: Piece }) {
     };
   }, [piece, facts, plan.now]);
   return (
-    <section className="sheet !p-4" aria-label="Sharpen">
-      <h2>Sharpen the plan</h2>
+    <FoldingSheet title="Sharpen the plan" className="!p-4">
       {questions === null && <p className="second mt-2">Weighing the guesses …</p>}
       {questions?.length === 0 && <p className="second mt-2">The open guesses change nothing that matters.</p>}
       <ol className="mt-2 space-y-3">
@@ -42,6 +42,6 @@ export function Sharpen({ piece }: { piece: Piece }) {
           </li>
         ))}
       </ol>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -8,6 +8,7 @@ import { useWords } from '../../../app/useWords.ts';
 import { Why } from '../../../views/Why.tsx';
 import { planner } from '../../../workers/planner.ts';
 import { NewSpell, Warmed } from './Warmed.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** Every film that hangs: when each stage comes, how sure that is, and what would quicken it. */
 export function FilmsAhead() {
@@ -23,8 +24,7 @@ export function FilmsAhead() {
   if (!ahead) return <p className="second">Reckoning the films …</p>;
   return (
     <>
-      <section className="sheet" aria-label="Films now and ahead">
-        <h2>Films now and ahead</h2>
+      <FoldingSheet title="Films now and ahead">
         {ahead.films.length === 0 && (
           <p className="second mt-2">Nothing hangs. A coat marked done at the bench shows here with all its times.</p>
         )}
@@ -33,7 +33,7 @@ export function FilmsAhead() {
             <Film key={`${film.pieceId}${film.partId}`} film={film} now={plan.now} />
           ))}
         </ul>
-      </section>
+      </FoldingSheet>
       <Learned learned={ahead.learned} />
     </>
   );
@@ -98,7 +98,7 @@ function StageCell({ stage, now }: { stage: FilmAhead['stages'][number]; now: nu
           text={`Nine in ten between ${words.moment(stage.early ?? at)} and ${words.moment(stage.late ?? at)}, on the clock of the air where it hangs.`}
           source={stage.source}
         >
-          <span className="figure">{reached ? 'reached' : at - now < 20 * 60 ? words.clock(at) : words.date(at)}</span>
+          <span className="figure">{reached ? 'reached' : at - now < 20 * 60 ? words.moment(at) : words.date(at)}</span>
         </Why>
       )}
     </li>
@@ -115,8 +115,7 @@ function Learned({ learned }: { learned: Ahead['learned'] }) {
   if (learned.length === 0) return null;
   const nameOf = (id: string) => facts.products.find((product) => product.id === id)?.name ?? 'a paint no longer listed';
   return (
-    <section className="sheet" aria-label="Learned here">
-      <h2>Learned here</h2>
+    <FoldingSheet title="Learned here">
       <p className="second mt-1 text-small">From “already dry” and “still tacky” at the bench; few touches count little.</p>
       <ul className="mt-1">
         {learned.map((own) => (
@@ -135,6 +134,6 @@ function Learned({ learned }: { learned: Ahead['learned'] }) {
           </li>
         ))}
       </ul>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -6,6 +6,7 @@ import { QuantityField } from '../../../views/fields/QuantityField.tsx';
 import { WARM_CAUTIONS } from '../../../views/warmWords.ts';
 import { Sizes } from '../Sizes.tsx';
 import { WeeklyHours } from '../hours/WeeklyHours.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** As hot as a part is ever cured here; a thermostat may hold more. */
 const USUAL_MOST_C = 90;
@@ -18,8 +19,7 @@ export function Oven() {
   const { oven, atHome = [] } = workshop;
   const keep = (fields: Partial<Workshop>, said: string) => void save('workshop', { ...workshop, ...fields }, said);
   return (
-    <section className="sheet space-y-3" aria-label="Low oven">
-      <h2>Low oven</h2>
+    <FoldingSheet title="Low oven" inner="space-y-3 mt-3">
       <Sizes
         title="Inside"
         sides={{ longMm: 'long', wideMm: 'wide', highMm: 'high' }}
@@ -53,6 +53,6 @@ export function Oven() {
       ) : (
         <p className="second text-small">{WARM_CAUTIONS.oven}</p>
       )}
-    </section>
+    </FoldingSheet>
   );
 }

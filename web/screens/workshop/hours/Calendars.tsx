@@ -9,6 +9,7 @@ import { useWords } from '../../../app/useWords.ts';
 import { FileField } from '../../../views/fields/FileField.tsx';
 import type { CalendarApi } from '../../../workers/calendar.worker.ts';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** How far ahead busy time is taken: past that a calendar is read again. */
 const AHEAD = 400 * DAY;
@@ -48,8 +49,7 @@ export function Calendars() {
     await save('calendars', calendar.data, `${calendar.data.name}: the plan keeps out of it.`);
   };
   return (
-    <section className="sheet" aria-labelledby="calendars">
-      <h2 id="calendars">Calendars</h2>
+    <FoldingSheet title="Calendars">
       <ul className="mt-1">
         {facts.calendars.map((own) => (
           <li key={own.id} className="flex items-center justify-between border-t border-hairline">
@@ -80,6 +80,6 @@ export function Calendars() {
         Every stay with what it is for, and every window that shuts, each with an alarm an hour before. A calendar on this machine may also
         subscribe to <span className="font-mono">{new URL('/api/calendar.ics', location.href).href}</span>.
       </p>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -8,6 +8,7 @@ import { ClockField } from '../../../views/fields/ClockField.tsx';
 import { DateField } from '../../../views/fields/DateField.tsx';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm } from '../../../views/fields/SmallField.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 /** What is not as every week: one evening more, and days away. */
 export function DaysOff() {
@@ -15,11 +16,10 @@ export function DaysOff() {
   const { save } = useSaving();
   const change = (fields: Partial<Workshop>, said: string) => save('workshop', { ...workshop, ...fields }, said);
   return (
-    <section className="sheet" aria-labelledby="daysoff">
-      <h2 id="daysoff">One evening more, days away</h2>
+    <FoldingSheet title="One evening more, days away">
       <Extra workshop={workshop} onChange={change} />
       <Away workshop={workshop} onChange={change} />
-    </section>
+    </FoldingSheet>
   );
 }
 

@@ -7,6 +7,7 @@ import { Chips } from '../../../views/fields/Chips.tsx';
 import { ClockField } from '../../../views/fields/ClockField.tsx';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const GOALS_SHOWN = [
   { value: 'soonest', label: 'the soonest end' },
@@ -45,8 +46,7 @@ export function HoursKept() {
     );
   };
   return (
-    <section className="sheet" aria-labelledby="kept-hours">
-      <h2 id="kept-hours">How the hours are used</h2>
+    <FoldingSheet title="How the hours are used">
       <div className="mt-2">
         <Chips
           legend="What matters most"
@@ -99,6 +99,6 @@ export function HoursKept() {
           onChange={(timeZone) => void save('workshop', { ...workshop, timeZone }, `By the clock of ${timeZone}.`)}
         />
       </div>
-    </section>
+    </FoldingSheet>
   );
 }

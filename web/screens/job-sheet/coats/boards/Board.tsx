@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../../app/writing/newId.ts';
 import { useSaving } from '../../../../app/writing/useFacts.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 const DESIGNS: readonly { readonly varies: Exclude<Varies, 'joint'>; readonly label: string }[] = [
   { varies: 'ground', label: 'white, grey, black ground' },
@@ -25,8 +26,7 @@ export function Board({ piece, part, joints }: { piece: Piece; part: Part; joint
   };
   if (piece.board || part.tile) return null;
   return (
-    <section className="sheet !p-4" aria-label="Sample board">
-      <h2>Sample board</h2>
+    <FoldingSheet title="Sample board" className="!p-4">
       {proposal && (
         <div className="mt-1">
           <p>
@@ -79,6 +79,6 @@ export function Board({ piece, part, joints }: { piece: Piece; part: Part; joint
           ))}
         </div>
       </details>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -13,6 +13,7 @@ import { useWords } from '../../../../app/useWords.ts';
 import { AddPicture } from '../../../../views/AddPicture.tsx';
 import { SmallField, SmallForm } from '../../../../views/fields/SmallField.tsx';
 import { usePictureSave, usePieceSave } from '../../pieceChanges.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 const OUTCOMES = ['held', 'softened', 'lifted'] as const;
 
@@ -78,8 +79,7 @@ export function Tiles({ piece, part, layers }: { piece: Piece; part: Part; layer
     void logEvents([event]);
   };
   return (
-    <section className="sheet !p-4" aria-label="What became of it">
-      <h2>What became of it, dry</h2>
+    <FoldingSheet title="What became of it, dry" className="!p-4">
       <p className="second text-small">It overrules the tables for the same products in the same state. Press again to take it back.</p>
       <ul className="mt-1">
         {[...layers].reverse().map((layer) => {
@@ -112,7 +112,7 @@ export function Tiles({ piece, part, layers }: { piece: Piece; part: Part; layer
         })}
       </ul>
       <TilePictures piece={piece} part={part} />
-    </section>
+    </FoldingSheet>
   );
 }
 

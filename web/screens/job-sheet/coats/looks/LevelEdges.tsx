@@ -6,6 +6,7 @@ import type { LayerView, StackView } from '#core/plan/index';
 import { areaMm2 } from '#core/survey/index';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../../app/useWords.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 const WAYS = { 'more-clear': 'More clear', 'flat-edge': 'Flat the edge alone', respray: 'Respray beside it' } as const;
 
@@ -21,8 +22,7 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
   };
   const clear = stack.layers.findLast((layer) => layer.role === 'clear');
   return (
-    <section className="sheet !p-4" aria-label="Level the edges">
-      <h2>Level the edges</h2>
+    <FoldingSheet title="Level the edges" className="!p-4">
       {stack.edgeSteps.map((edge) => {
         const [colour, beside] = [layerOf(edge.layerId), layerOf(edge.besideLayerId)];
         const areaCm2 = areaMm2(part.faces.filter((face) => face.zoneId === edge.besideZoneId)) / 100;
@@ -60,7 +60,7 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
           </details>
         );
       })}
-    </section>
+    </FoldingSheet>
   );
 }
 

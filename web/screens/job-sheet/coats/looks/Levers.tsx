@@ -7,18 +7,18 @@ import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../../app/useWords.ts';
 import { PolishOf } from './PolishOf.tsx';
 import { SheenOf } from './SheenOf.tsx';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 type Props = { readonly piece: Piece; readonly part: Part; readonly stack: StackView };
 
 /** What decides how it looks: ground, tone, sheen, clear; each with its figures. */
 export function Levers(props: Props) {
   return (
-    <section className="sheet !p-4" aria-label="Ground, tone and sheen">
-      <h2>Ground, tone and sheen</h2>
+    <FoldingSheet title="Ground, tone and sheen" className="!p-4">
       <Shades {...props} />
       <SheenOf {...props} />
       <PolishOf {...props} />
-    </section>
+    </FoldingSheet>
   );
 }
 
@@ -55,8 +55,7 @@ export function Mixing({ part, stack }: Pick<Props, 'part' | 'stack'>) {
     .filter((layer) => layer.label?.thinning || layer.label?.hardener || (layer.thinner && layer.thinner !== layer.family));
   if (mixed.length === 0) return null;
   return (
-    <section className="sheet !p-4" aria-label="Mixing">
-      <h2>In the cup</h2>
+    <FoldingSheet title="In the cup" className="!p-4">
       {mixed.map((layer) => {
         const needMl = stack.layers.find((own) => own.layerId === layer.layer.id)?.ml ?? 0;
         const mix = mixFor({ needMl, label: layer.label ?? {}, own: layer.family, ...(layer.thinner ? { thinner: layer.thinner } : {}) });
@@ -80,6 +79,6 @@ export function Mixing({ part, stack }: Pick<Props, 'part' | 'stack'>) {
           </div>
         );
       })}
-    </section>
+    </FoldingSheet>
   );
 }

@@ -5,6 +5,7 @@ import type { LayerView, StackView } from '#core/plan/index';
 import { capital, counted, listed } from '#core/units/index';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { Why } from '../../../../views/Why.tsx';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** A look within this of the paint's own is taken for it where the piece names no colour to meet. */
 const LIKE_ITSELF = 2;
@@ -25,8 +26,7 @@ export function Predicted({ part, stack }: Props) {
     });
   if (shown.length === 0) return null;
   return (
-    <section className="sheet !p-4" aria-label="What will be seen">
-      <h2>What will be seen</h2>
+    <FoldingSheet title="What will be seen" className="!p-4">
       {shown.map(({ layer, view }) => (
         <CoatByCoat key={layer.layer.id} layer={layer} view={view} />
       ))}
@@ -37,7 +37,7 @@ export function Predicted({ part, stack }: Props) {
           ? ': three of them, a coat less and a coat more, settle it (Sample board).'
           : '.'}
       </p>
-    </section>
+    </FoldingSheet>
   );
 }
 

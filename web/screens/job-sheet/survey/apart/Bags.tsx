@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { newId } from '../../../../app/writing/newId.ts';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { usePieceSave } from '../../pieceChanges.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** Numbered bags: what is in each and where it came from. */
 export function Bags({ piece }: { piece: Piece }) {
@@ -19,8 +20,7 @@ export function Bags({ piece }: { piece: Piece }) {
     setFrom('');
   };
   return (
-    <section className="sheet !p-4" aria-label="Bags">
-      <h2>Bags</h2>
+    <FoldingSheet title="Bags" className="!p-4">
       <ul className="mt-1">
         {bags.map((bag) => (
           <li key={bag.id} className="flex items-center gap-3 border-b border-hairline py-1">
@@ -55,6 +55,6 @@ export function Bags({ piece }: { piece: Piece }) {
           Bag it
         </button>
       </form>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -2,6 +2,7 @@ import type { Piece } from '#core/facts/index';
 import { fitOrder, unreachableLater } from '#core/survey/index';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { usePieceSave } from '../../pieceChanges.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** Reassembly: the reverse of teardown, changed by the person, checked for what could not be reached any more. */
 export function FitOrder({ piece }: { piece: Piece }) {
@@ -15,8 +16,7 @@ export function FitOrder({ piece }: { piece: Piece }) {
     void save({ ...piece, fitOrder: ids }, 'Order changed.');
   };
   return (
-    <section className="sheet !p-4" aria-label="Order of reassembly">
-      <h2>Goes together in this order</h2>
+    <FoldingSheet title="Goes together in this order" className="!p-4">
       <ol className="mt-1">
         {order.map((part, index) => {
           const warning = behind.find((own) => own.partId === part.id);
@@ -50,6 +50,6 @@ export function FitOrder({ piece }: { piece: Piece }) {
         })}
       </ol>
       {behind.length === 0 && order.length > 1 && <p className="second mt-2 text-small">Nothing is shut in too early.</p>}
-    </section>
+    </FoldingSheet>
   );
 }

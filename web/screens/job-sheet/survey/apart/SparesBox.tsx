@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { newId } from '../../../../app/writing/newId.ts';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { usePieceSave } from '../../pieceChanges.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** What came off and is not used again, but not thrown away either. */
 export function SparesBox({ piece }: { piece: Piece }) {
@@ -15,8 +16,7 @@ export function SparesBox({ piece }: { piece: Piece }) {
     setName('');
   };
   return (
-    <section className="sheet !p-4" aria-label="Spares box">
-      <h2>Spares box</h2>
+    <FoldingSheet title="Spares box" className="!p-4">
       <ul className="mt-1">
         {spares.map((spare) => (
           <li key={spare.id} className="flex items-center justify-between border-b border-hairline py-1">
@@ -43,6 +43,6 @@ export function SparesBox({ piece }: { piece: Piece }) {
           Keep it
         </button>
       </form>
-    </section>
+    </FoldingSheet>
   );
 }

@@ -7,6 +7,7 @@ import { Bags } from './Bags.tsx';
 import { Fastenings } from './Fastenings.tsx';
 import { FitOrder } from './FitOrder.tsx';
 import { SparesBox } from './SparesBox.tsx';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** How the piece comes apart, where its small parts go, and in what order it goes together again. */
 export function TakingApart({ piece, view }: SectionProps) {
@@ -45,8 +46,7 @@ function Posts({ piece }: { piece: Piece }) {
   if (posts.length === 0) return null;
   const nameOf = (id: string | undefined) => piece.parts.find((part) => part.id === id)?.name ?? 'the frame';
   return (
-    <section className="sheet !p-4" aria-label="Riveted posts">
-      <h2>Riveted posts</h2>
+    <FoldingSheet title="Riveted posts" className="!p-4">
       {posts.map(({ fastening, post, plan }) => (
         <div key={fastening.id} className="mt-2 grid gap-4 border-t border-hairline pt-2 sm:grid-cols-[150px_minmax(0,1fr)]">
           <PostDrawing acrossMm={post.acrossMm} depthMm={plan.depthMm} deepMm={post.deepMm} wallMm={plan.thread ? plan.wallMm : null} />
@@ -63,7 +63,7 @@ function Posts({ piece }: { piece: Piece }) {
           </div>
         </div>
       ))}
-    </section>
+    </FoldingSheet>
   );
 }
 

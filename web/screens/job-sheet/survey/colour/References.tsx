@@ -22,6 +22,7 @@ import { Adding } from '../../Adding.tsx';
 import { usePieceSave } from '../../pieceChanges.ts';
 import type { SectionProps } from '../../sectionProps.ts';
 import { Targets } from './Targets.tsx';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** What a likeness can be hoped for from a reading of this quality. */
 const GOOD_FOR = {
@@ -56,8 +57,7 @@ export function References({ piece }: SectionProps) {
     );
   return (
     <div className="grid items-start gap-5 xl:grid-cols-2">
-      <section className="sheet" aria-labelledby="references">
-        <h2 id="references">What its colours are read from</h2>
+      <FoldingSheet title="What its colours are read from">
         <p className="second mt-1">
           Best is paint that never saw light: under a plate, in a seam, inside. It is read before anything is stripped. A screen is no
           colour chart.
@@ -78,7 +78,7 @@ export function References({ piece }: SectionProps) {
         <Adding label="Add a reference">
           <AddReference piece={piece} onAdd={(own) => save({ ...piece, references: [...list, own] }, 'Added.')} />
         </Adding>
-      </section>
+      </FoldingSheet>
       <Targets piece={piece} />
     </div>
   );

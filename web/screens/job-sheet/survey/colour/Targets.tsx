@@ -9,6 +9,7 @@ import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { SmallField, SmallForm, SmallSelect } from '../../../../views/fields/SmallField.tsx';
 import { Adding } from '../../Adding.tsx';
 import { usePieceSave } from '../../pieceChanges.ts';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 const TOLERANCE_NAMES: Record<Tolerance, string> = { exact: 'exact', near: 'near', family: 'of the family' };
 
@@ -34,8 +35,7 @@ export function Targets({ piece }: { piece: Piece }) {
     );
   const read = (piece.references ?? []).filter((own) => own.lab);
   return (
-    <section className="sheet" aria-labelledby="targets">
-      <h2 id="targets">What they are to be</h2>
+    <FoldingSheet title="What they are to be">
       {list.length === 0 && (
         <p className="second mt-1">
           {read.length > 0
@@ -55,7 +55,7 @@ export function Targets({ piece }: { piece: Piece }) {
           <AddTarget piece={piece} onAdd={(own) => save({ ...piece, targets: [...list, own] }, `${own.name} is wanted.`)} />
         </Adding>
       )}
-    </section>
+    </FoldingSheet>
   );
 }
 

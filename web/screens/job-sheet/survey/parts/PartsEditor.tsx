@@ -15,6 +15,7 @@ import { PartNature } from './PartNature.tsx';
 import { PartTree } from './PartTree.tsx';
 import { PartSize } from './PartSize.tsx';
 import { ZonesOfPart } from './ZonesOfPart.tsx';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 const FINISHES: readonly { value: OldFinish; label: string }[] = [
   { value: 'sound', label: 'Sound' },
@@ -52,13 +53,12 @@ export function PartsEditor({ piece }: SectionProps) {
   };
   return (
     <div className="grid items-start gap-4 xl:grid-cols-[340px_minmax(0,1fr)]">
-      <section className="sheet !p-4" aria-label="Parts">
-        <h2>Parts</h2>
+      <FoldingSheet title="Parts" className="!p-4">
         <PartTree piece={piece} chosen={part.id} choose={choose} />
         <button type="button" className="act mt-3 !min-h-10" onClick={add}>
           <Plus size={16} aria-hidden /> Add a part
         </button>
-      </section>
+      </FoldingSheet>
       <section className="sheet space-y-4" aria-label={part.name} key={part.id}>
         <div className="flex flex-wrap items-center gap-3">
           <input
