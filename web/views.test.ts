@@ -6,7 +6,7 @@ import { plan, planView } from '#core/plan/index';
 import { toMinute } from '#core/units/index';
 import { rebased } from './app/writing/rebase.ts';
 import { doneEvent, doneEvents } from '#core/plan/index';
-import { layOutText, packUpText, stayOf, whoText } from './screens/bench/tonight/stay.ts';
+import { layOutText, packUpText, stayOf, todayText, whoText } from './screens/bench/tonight/stay.ts';
 import { partKeyParts } from './screens/bench/outcome/stepKeyParts.ts';
 import { foldedAxis } from './screens/drying-board/foldedAxis.ts';
 import { sectionStates } from './screens/job-sheet/sectionStates.ts';
@@ -37,6 +37,17 @@ describe('the stay on Tonight', () => {
     const stay = stayOf(view);
     expect(stay?.on).toBe(true);
     expect(stay?.session.stepIds[0]).toContain('roller.frame.coat');
+  });
+  it('is tonight from five in the afternoon to four in the morning, and today else', () => {
+    const at = (hour: number) => NOW - (NOW % 1440) + hour * 60;
+    expect([3.9, 4, 10, 16.9, 17, 23].map((hour) => todayText(at(hour), 'UTC'))).toEqual([
+      'Tonight',
+      'Today',
+      'Today',
+      'Today',
+      'Tonight',
+      'Tonight',
+    ]);
   });
   it('is none in an empty plan', () => expect(stayOf({ ...view, sessions: [] })).toBeNull());
   it('says what to lay out and how to pack up', () => {

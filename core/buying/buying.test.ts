@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_FACTS, type Facts, type LogEvent } from '#core/facts/index';
 import { toIso } from '#core/units/index';
-import { buyGreedily, leadDays, type PaintNeed, shelfCans, starterShelf, typicalPack, usableMl, usualCost, wantsOf } from './index.ts';
+import {
+  buyGreedily,
+  leadDays,
+  type PaintNeed,
+  residueOf,
+  shelfCans,
+  starterShelf,
+  typicalPack,
+  usableMl,
+  usualCost,
+  wantsOf,
+} from './index.ts';
 
 const NOW = 30_000_000;
 const shelf = starterShelf();
@@ -80,6 +91,18 @@ describe('the shelf', () => {
   it('never gives the last twentieth of a can', () => {
     expect(usableMl(shelfCans(facts({ cans: [can('a', 300)] })), product, 0.05)).toBe(280);
     expect(usableMl(shelfCans(facts({ cans: [can('a', 10)] })), product, 0.05)).toBe(0);
+  });
+  it('is a can that sprays: of a bottle, and of what was mixed here, all of it comes out', () => {
+    const sprays = shelf.sheets.find(({ hand }) => hand === 'aerosol')?.id;
+    const pours = shelf.sheets.find(({ hand }) => hand === 'airbrush')?.id;
+    const of = (sheetId: string | undefined) => shelf.products.find((own) => own.sheetId === sheetId);
+    const [sprayed, poured] = [of(sprays), of(pours)];
+    expect(sprayed && poured).toBeDefined();
+    expect(residueOf(sprayed?.id, shelf)).toBe(0.05);
+    expect(residueOf(poured?.id, shelf)).toBe(0);
+    expect(residueOf('nobody knows', shelf)).toBe(0);
+    const mixed = shelf.products.map((own) => (own.id === sprayed?.id ? { ...own, mix: { parts: [{ productId: own.id, ml: 1 }] } } : own));
+    expect(residueOf(sprayed?.id, { ...shelf, products: mixed })).toBe(0);
   });
 });
 

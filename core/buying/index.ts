@@ -5,7 +5,7 @@ export { type Portion, portionsLacking, type Use } from './portions.ts';
 export type { PurchaseLine, Purchases, ShopTotal, ShortWant } from './purchases.ts';
 export { type BesideWanted, type Pack, parcelKey, type Want, wantsOf } from './want.ts';
 export { buy, buyingKey, buyingProblem, datedPortions, type ProvenPurchases } from './workshopBuying.ts';
-export { canFact, leftOnShelf, type LostPaint, lostPaint, ownedFamilies, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
+export { canFact, leftOnShelf, type LostPaint, lostPaint, ownedFamilies, residueOf, shelfCans, type ShelfCan, usableMl } from './shelf.ts';
 export { cartridgeMinutes, frostKills, type Keeping, keepingOf, letDowns, type PaintUse, usesOf } from './keeping.ts';
 export {
   asKept,

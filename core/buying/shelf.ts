@@ -1,4 +1,5 @@
-import { detailMl } from '#core/amounts/index';
+import { CAN_RESIDUE, detailMl } from '#core/amounts/index';
+import { isSprayCan } from '#core/coats/index';
 import { type Can, type EventOf, type Facts, type Family, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, noonOf, toMinute } from '#core/units/index';
 import { cansCameBy, mlOf, unnotedPaint } from './unnoted.ts';
@@ -222,7 +223,14 @@ export function leftOnShelf(facts: Facts): ReadonlyMap<string, number> {
   return left;
 }
 
-/** mL of a product that will still come out of its cans. */
+/** Share of a can that never comes out of it: of spray cans alone; a bottle is poured to the last drop (trade §7). */
+export function residueOf(productId: string | undefined, { products, sheets }: Pick<Facts, 'products' | 'sheets'>): number {
+  const product = products.find(({ id }) => id === productId);
+  const sheet = sheets.find(({ id }) => id === product?.sheetId);
+  return product && sheet && !product.mix && isSprayCan(sheet) ? CAN_RESIDUE : 0;
+}
+
+/** mL of a product that will still come out of its cans. @param residue see `residueOf` */
 export function usableMl(cans: readonly ShelfCan[], productId: string, residue: number): number {
   return cans.filter((can) => can.productId === productId).reduce((sum, can) => sum + Math.max(0, can.leftMl - residue * can.packMl), 0);
 }

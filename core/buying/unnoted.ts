@@ -98,7 +98,7 @@ function paintOf(key: string, takings: readonly Taking[], facts: Facts): Unnoted
   const byPiece = new Map<string, number>();
   for (const { pieceId, ml } of takings) byPiece.set(pieceId, (byPiece.get(pieceId) ?? 0) + ml);
   const takenMl = [...byPiece.values()].reduce((sum, ml) => sum + ml, 0);
-  const usable = pack.ml * (1 - CAN_RESIDUE);
+  const usable = pack.ml * (first.paint.hand === 'aerosol' ? 1 - CAN_RESIDUE : 1);
   const count = Math.max(1, Math.ceil(takenMl / usable - 1e-9));
   const shares = splitExactly(count * pack.price, [...byPiece.values()]);
   const { productId } = first.paint;

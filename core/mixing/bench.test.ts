@@ -90,11 +90,12 @@ describe('ranges', () => {
     expect(likeliestRange(rangesOf(bench([...three, paint('olive', '#6f8f52', 'water')])), best.lab)?.family).toBe('alcohol-acrylic');
     expect(likeliestRange([], WHITE.lab)).toBeUndefined();
   });
-  it('take what a can still gives, and of one not owned a pack', () => {
-    const paints = benchPaints(bench([WHITE, BLUE], [can('white', 10)]));
+  it('take what a spray can still gives, a bottle to its last drop, and of one not owned a pack', () => {
+    const paints = benchPaints(bench([WHITE, BLUE, SPRAYED], [can('white', 10), can('sprayed', 10)]));
     expect(paints.map(({ id, owned, ml }) => [id, owned, ml])).toEqual([
-      ['white', true, 10 - 0.05 * 20],
+      ['white', true, 10],
       ['blue', false, 10],
+      ['sprayed', true, 10 - 0.05 * 20],
     ]);
   });
 });
@@ -116,7 +117,7 @@ describe('a cup', () => {
     expect(colourDifference(lookOf([{ id: 'blue', drops: 1 }], paints), BLUE.lab)).toBeLessThan(0.1);
   });
   it('says the paint that gives the fewest such cups', () => {
-    const few = benchPaints(bench([WHITE, BLUE], [can('white', 10), can('blue', 1.2)]));
+    const few = benchPaints(bench([WHITE, BLUE], [can('white', 10), can('blue', 0.8)]));
     expect(cupFor({ portions }, 0.5, few).scarcest?.paint.id).toBe('blue');
     expect(cupFor({ portions }, 0.5, paints).scarcest?.paint.id).toBe('white');
   });

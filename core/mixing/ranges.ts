@@ -1,5 +1,4 @@
-import { CAN_RESIDUE } from '#core/amounts/index';
-import { shelfCans, usableMl } from '#core/buying/index';
+import { residueOf, shelfCans, usableMl } from '#core/buying/index';
 import { isSprayCan, knownPaint } from '#core/coats/index';
 import { type Offered, recipesFor } from '#core/colour/index';
 import { isOwnThinner } from '#core/drying/index';
@@ -54,7 +53,7 @@ export function benchPaints(facts: Facts): BenchPaint[] {
   return facts.products.flatMap((product): BenchPaint[] => {
     const sheet = facts.sheets.find((own) => own.id === product.sheetId);
     if (sheet?.role !== 'colour' || product.transparent) return [];
-    const left = usableMl(cans, product.id, CAN_RESIDUE);
+    const left = usableMl(cans, product.id, residueOf(product.id, facts));
     const { lab, share } = knownPaint(product, facts);
     const { drawdown } = product;
     return [

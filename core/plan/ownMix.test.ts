@@ -91,13 +91,13 @@ describe('what an own mix lacks', () => {
   });
   it('is nothing where the jar has enough, and only the rest where it has some', () => {
     expect(needsOf(bench({ white: 300, blue: 300, sky: 200 })).get('sky')?.toMixMl).toBe(0);
-    const [none, some] = [{}, { sky: 25 }].map((jar) => needsOf(bench({ white: 300, blue: 300, ...jar })).get('sky')?.toMixMl ?? 0);
+    const [none, some] = [{}, { sky: 5 }].map((jar) => needsOf(bench({ white: 300, blue: 300, ...jar })).get('sky')?.toMixMl ?? 0);
     expect(some).toBeGreaterThan(0);
-    expect(none - some).toBeCloseTo((25 - 0.05 * 400) / 0.95, 6);
+    expect(none - some).toBeCloseTo(5, 6);
   });
   it('holds up only the coats that what is here does not reach', () => {
     const held = (left: number) =>
-      planned(bench({ white: 0.05 * 400 + left, blue: 300 })).steps.filter(
+      planned(bench({ white: left, blue: 300 })).steps.filter(
         (step) => step.coat?.mix === 'sky' && step.notBeforeWhy === 'white must be bought first',
       ).length;
     const aCoat = planned(bench({ white: 300, blue: 300 })).steps.find((step) => step.coat?.mix === 'sky')?.coat?.paintMl ?? 0;
@@ -149,7 +149,7 @@ describe('a mix is poured', () => {
   });
   it('where a jar runs dry, before the coat it does not reach', () => {
     const all = needsOf(bench({ white: 300, blue: 300 })).get('sky')?.neededMl ?? 0;
-    const facts = bench({ white: 300, blue: 300, sky: 0.05 * 400 + 0.7 * all });
+    const facts = bench({ white: 300, blue: 300, sky: 0.7 * all });
     const [pour] = pours(facts);
     const coats = planned(facts).steps.filter((step) => step.coat?.mix === 'sky');
     expect(pour.at).toBeGreaterThan(Math.min(...coats.map(({ placed }) => placed?.start ?? 0)));
@@ -212,7 +212,7 @@ describe('an own mix instead of a can filled for it', () => {
     expect(mixing(await ways({ ...own, sheets, products }))).toBeUndefined();
   });
   it('is not, where the shelf has too little, the colour is out of reach, glitters or is on already', async () => {
-    expect(mixing(await ways(facts({ white: 300, blue: 21 })))).toBeUndefined();
+    expect(mixing(await ways(facts({ white: 300, blue: 1 })))).toBeUndefined();
     expect(mixing(await ways(facts({ white: 300 })))).toBeUndefined();
     const far = { ...wanted, wanted: { ...wanted.wanted, lab: labOf('#c23a2a') } } as Layer;
     expect(mixing(await ways(facts({ white: 300, blue: 300 }, far)))).toBeUndefined();

@@ -18,12 +18,12 @@ export function lastsText({ shortMl, spareMl, spare, tight }: Reach, { volume }:
 }
 
 /** What it takes, and what is not there to be taken. */
-export function takesText({ coatsMl, neededMl, jarMl, keptMl }: PaintNeed, { volume }: Pick<Words, 'volume'>): string {
+export function takesText({ coatsMl, neededMl, jarMl, keptMl, hand }: PaintNeed, { volume }: Pick<Words, 'volume'>): string {
   const nozzleMl = neededMl - coatsMl;
   return [
     `coats and details ${volume(coatsMl)}`,
     ...(nozzleMl > 0.05 ? [`clearing the nozzle ${volume(nozzleMl)}`] : []),
-    'what never leaves a can is not counted as there',
+    ...(hand === 'aerosol' ? ['what never leaves a can, 5 % of it, is not counted as there'] : []),
     ...(keptMl > 0 ? [`${volume(jarMl)} of ${volume(keptMl)} left for touch-up`] : []),
   ].join('; ');
 }

@@ -30,14 +30,19 @@ class Hand {
     this.#thread.addEventListener('error', () => reject(new Error('The planner does not start in this browser.')));
   });
   #held: Facts | null = null;
+  #up = false;
 
   constructor() {
     this.#down.catch(() => undefined);
   }
 
-  /** An answer of the worker; one that never started gives none. @throws Error where it failed */
+  /** An answer of the worker; one that never started gives none. Once it has answered it is up, whatever goes wrong in it later. */
   whenUp<T>(answer: Promise<T>): Promise<T> {
-    return Promise.race([answer, this.#down]);
+    if (this.#up) return answer;
+    const heard = answer.finally(() => {
+      this.#up = true;
+    });
+    return Promise.race([heard, this.#down]);
   }
 
   /** What the worker does not hold already: a workshop is much to hand over at each turn of a slider, and at each coat. */

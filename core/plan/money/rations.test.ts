@@ -64,7 +64,7 @@ describe('paint that does not last', () => {
       product.id === productId ? { ...product, mix: { parts: [{ productId: one.id, ml: 10 }] } } : product,
     );
     // Mixed in a cup it is airbrushed, which takes less.
-    const own = { ...facts(holding(2)), products: mixed };
+    const own = { ...facts(2), products: mixed };
     const again = rationOf(own);
     const short = (again?.reach.needMl ?? 0) - (again?.reach.haveMl ?? 0);
     expect(short).toBeGreaterThan(1);

@@ -27,7 +27,7 @@ import { doneTogether, sideBySide } from './tonight/sideBySide.ts';
 import { SendNote } from './SendNote.tsx';
 import { keepAwake, ring } from './signals.ts';
 import { TroubledPieces } from './tonight/TroubledPieces.tsx';
-import { partsOf, stayOf, wetNearbyText, whoText } from './tonight/stay.ts';
+import { partsOf, stayOf, todayText, wetNearbyText, whoText } from './tonight/stay.ts';
 import { useToGo } from './tonight/useToGo.ts';
 import { WindowBar } from './WindowBar.tsx';
 import { TornDecal } from './outcome/TornDecal.tsx';
@@ -160,7 +160,8 @@ export function Bench() {
       <div className="mx-auto flex w-full max-w-[720px] flex-1 flex-col px-[18px] pt-4 pb-4">
         <p className="flex justify-between text-small text-[#b4b4b4]">
           <Link to="/" className="underline underline-offset-4">
-            Tonight · {toGo.left} to go{toGo.more > 0 ? `, ${toGo.more} more fit in` : ''}
+            {stay.on ? todayText(stay.session.from, workshop.timeZone) : `Next, ${words.moment(stay.session.from)}`} · {toGo.left} to go
+            {toGo.more > 0 ? `, ${toGo.more} more fit in` : ''}
           </Link>
           <span className="figure">{words.clock(now)}</span>
         </p>

@@ -80,7 +80,7 @@ function finishState({ finished, parcels }: Piece, steps: readonly PlannedStep[]
 }
 
 function moneyState({ money }: PieceView, currency: string): string {
-  if (money.budget === null) return formatMoney(money.total, currency);
+  if (money.budget === null) return formatMoney(money.total, currency, money.about);
   return money.over > 0 ? `${formatMoney(money.over, currency)} over` : 'within budget';
 }
 

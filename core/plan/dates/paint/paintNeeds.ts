@@ -2,6 +2,7 @@ import { batchMl, CAN_RESIDUE, reserveMl } from '#core/amounts/index';
 import {
   type PaintNeed,
   portionsLacking,
+  residueOf,
   shelfCans,
   type ShelfCan,
   shelfStock,
@@ -192,7 +193,9 @@ function batchesOf(own: readonly Step[], startOf: StartOf): Batch[] {
 function paintNeed({ uses, jars, ...own }: Taken, facts: Facts, cans: readonly ShelfCan[]): PaintNeed {
   const neededMl = uses.reduce((sum, { amount }) => sum + amount, 0);
   const keptMl = facts.workshop[0] ? jars * reserveMl(own.role, facts.workshop[0]) : 0;
-  const shelfMl = own.productId ? usableMl(cans, own.productId, CAN_RESIDUE) : begunMl(own.mix, facts);
+  const residue = own.productId ? residueOf(own.productId, facts) : own.hand === 'aerosol' ? CAN_RESIDUE : 0;
+  const shelfMl = own.productId ? usableMl(cans, own.productId, residue) : begunMl(own.mix, facts);
+  const fromCans = (ml: number) => ml / (1 - residue);
   const lackingMl = neededMl > shelfMl ? fromCans(neededMl + keptMl - shelfMl) : 0;
   const isMixed = partsOf(own.productId, facts).length > 0;
   return {
@@ -216,11 +219,6 @@ function paintNeed({ uses, jars, ...own }: Taken, facts: Facts, cans: readonly S
 /** What is left of a paint that is no product yet, once it is being sprayed. */
 function begunMl(mix: string, facts: Facts): number {
   return unnotedPaint(facts, standingEvents(facts.events)).find(({ key }) => key === mix)?.leftMl ?? 0;
-}
-
-/** mL that cans must hold for so much to come out of them. */
-function fromCans(ml: number): number {
-  return ml / (1 - CAN_RESIDUE);
 }
 
 function takenByPiece(steps: readonly Step[], mlOf: (step: Step) => number): PaintNeed['byPiece'] {

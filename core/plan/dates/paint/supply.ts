@@ -1,5 +1,4 @@
-import { CAN_RESIDUE } from '#core/amounts/index';
-import { leadDays, type ShelfCan, shelfCans, usableMl } from '#core/buying/index';
+import { leadDays, type ShelfCan, residueOf, shelfCans, usableMl } from '#core/buying/index';
 import type { Facts } from '#core/facts/index';
 import { DAY, listed, type Minute } from '#core/units/index';
 import type { Step } from '../../steps/index.ts';
@@ -37,7 +36,7 @@ class ShelfTaken {
   /** Takes so much of a paint and says which paints are not enough for it; a paint that is no product yet never is. */
   take(productId: string | undefined, ml: number, within: readonly string[] = []): (string | undefined)[] {
     if (productId === undefined) return [undefined];
-    const had = this.#left.get(productId) ?? usableMl(this.#cans, productId, CAN_RESIDUE);
+    const had = this.#left.get(productId) ?? usableMl(this.#cans, productId, residueOf(productId, this.#facts));
     this.#left.set(productId, had - ml);
     if (had >= ml) return [];
     const lacking = ml - Math.max(0, had);

@@ -15,7 +15,7 @@ import { WhySo } from '../WhySo.tsx';
 import { AirHolds } from './AirHolds.tsx';
 import { BeforeItIsLost } from './BeforeItIsLost.tsx';
 import { WorthAMinute } from './WorthAMinute.tsx';
-import { stayOf } from './stay.ts';
+import { stayOf, todayText } from './stay.ts';
 
 const LENGTHS = [20, 45, 90] as const;
 
@@ -39,7 +39,7 @@ export function Tonight() {
   const steps = stay.session.stepIds.flatMap((id) => stepById.get(id) ?? []);
   const evening = eveningOf(stay.session, steps);
   const heading = stay.on
-    ? `${isEvening(stay.session.from, workshop.timeZone) ? 'Tonight' : 'Today'}, ${words.clock(stay.session.from)} to ${words.clock(stay.session.to + PACK_UP_MINUTES)}`
+    ? `${todayText(stay.session.from, workshop.timeZone)}, ${words.clock(stay.session.from)} to ${words.clock(stay.session.to + PACK_UP_MINUTES)}`
     : `Next, ${words.moment(stay.session.from)}`;
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_372px]">
@@ -100,12 +100,6 @@ export function Tonight() {
       </aside>
     </div>
   );
-}
-
-/** Whoever begins before five in the afternoon works by day; who is still up before four has not gone to bed. */
-function isEvening(at: number, timeZone: string): boolean {
-  const { minuteOfDay } = localMoment(at, timeZone);
-  return minuteOfDay >= 17 * 60 || minuteOfDay < 4 * 60;
 }
 
 /** Nothing today after all: the plan moves to the next day at once, and says so where days away stand. */

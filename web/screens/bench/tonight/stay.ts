@@ -1,7 +1,7 @@
 import { supplyName } from '#core/amounts/index';
 import type { Piece, SupplyLine } from '#core/facts/index';
 import type { PlannedStep, PlanView, Session, WetNearby } from '#core/plan/index';
-import { capital, listed, plural } from '#core/units/index';
+import { capital, listed, localMoment, plural } from '#core/units/index';
 import { stepTitle } from '../../../views/stepTitle.ts';
 
 /** The stay shown on Tonight: the one that is on, else the next. */
@@ -10,6 +10,12 @@ export function stayOf(plan: PlanView): { session: Session; on: boolean } | null
   if (!session) return null;
   const on = plan.free.some((span) => span.from <= plan.now && plan.now < span.to && session.from < span.to && session.from >= span.from);
   return { session, on };
+}
+
+/** Whoever begins before five in the afternoon works by day; who is still up before four has not gone to bed. */
+export function todayText(at: number, timeZone: string): 'Tonight' | 'Today' {
+  const { minuteOfDay } = localMoment(at, timeZone);
+  return minuteOfDay >= 17 * 60 || minuteOfDay < 4 * 60 ? 'Tonight' : 'Today';
 }
 
 /** Things to have within reach, from what the steps of the stay use. */
