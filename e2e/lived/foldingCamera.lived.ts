@@ -138,8 +138,9 @@ describe('job 06', () => {
     expect(left).toBeLessThanOrEqual(46);
     await ended.page.getByRole('button', { name: 'As a table' }).click();
     await ended.page.getByRole('row').filter({ hasText: 'Bronze texture' }).getByText(`${left} mL`).waitFor();
-    // Before it was begun the plan said the same: what was in the can less what it takes.
-    expect(Math.abs(110 - Number(need) - left)).toBeLessThanOrEqual(2);
+    // Before it was begun the plan said the same, less what clears the nozzle on each of its days: that is planned and not drawn.
+    expect(left - (110 - Number(need))).toBeGreaterThanOrEqual(0);
+    expect(left - (110 - Number(need))).toBeLessThanOrEqual(4);
     said.holds('5 (two screens)', `${left} mL left on the card and in the table, ${110 - Number(need)} as planned`);
 
     for (const piece of [camera, box]) await finish(ended.page, piece);

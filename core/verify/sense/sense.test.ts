@@ -54,6 +54,10 @@ describe('whole jobs as people combine them', () => {
     expect(found).toEqual([]);
   });
 
+  it.each([[2854, 'steps that wait for each other, one of them for a part of unknown material']])('and not in job %i: %s', (seed) => {
+    expect(read(inventedJob(seed, NOW)).filter(({ chosenBy }) => chosenBy === 'tool')).toEqual([]);
+  });
+
   it('do hold choices of people that are called out', () => {
     const rules = new Set(
       Array.from({ length: 60 }, (_, seed) => read(inventedJob(seed + 1, NOW)))

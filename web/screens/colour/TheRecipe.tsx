@@ -18,6 +18,12 @@ import type { Target } from './target.ts';
 const USUAL_CUP_ML = 4;
 const MOST_CUP_ML = 500;
 
+/** What is mixed again is as much as it was, unless plans take another amount, mL. */
+function mixedMl(again: Product | undefined): number | undefined {
+  const ml = again?.mix?.parts.reduce((sum, part) => sum + part.ml, 0);
+  return ml === undefined ? undefined : Math.round(ml * 100) / 100;
+}
+
 type Props = {
   readonly target: Target;
   readonly range: Range;
@@ -34,7 +40,7 @@ type Props = {
 export function TheRecipe({ target, range, recipe, again, use, onMixed, children }: Props) {
   const words = useWords();
   const { save } = useSaving();
-  const [typedMl, setTypedMl] = useState(String(use.ml > 0 ? Math.ceil(use.withSpareMl) : USUAL_CUP_ML));
+  const [typedMl, setTypedMl] = useState(String(use.ml > 0 ? Math.ceil(use.withSpareMl) : (mixedMl(again) ?? USUAL_CUP_ML)));
   const [name, setName] = useState(capital(target.name).slice(0, 60));
   const [measure, setMeasure] = useState<Measure>('drops');
   const [otherwise, setOtherwise] = useState<Readonly<Record<string, string>> | null>(null);

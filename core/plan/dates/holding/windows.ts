@@ -41,31 +41,31 @@ const WAITS = 'waits for a step that has no date';
 function whyUnplaced(steps: readonly Step[], result: Schedule): (step: Step) => Pick<PlannedStep, 'unplacedWhy' | 'heldBy'> {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const own = new Map(result.unplaced.map(({ id, why }) => [id, why]));
+  const open = steps.filter(({ id }) => !result.placed.has(id));
+  const holdersOf = (step: Step): readonly Step[] =>
+    step.constraints.flatMap(stepsLookedAt).flatMap((id) => {
+      const other = byId.get(id);
+      return other && !result.placed.has(id) ? [other] : [];
+    });
   const said = new Map<string, string>();
-  const tell = (step: Step): string => {
-    const known = said.get(step.id);
-    if (known) return known;
-    said.set(step.id, WAITS);
-    const reason = own.get(step.id);
-    const why = step.stopped ?? (reason === undefined || reason === WAITS ? waitsFor(step) : reason);
-    said.set(step.id, why);
-    return why;
-  };
-  const heldBy = (step: Step): Step | undefined =>
-    step.constraints
-      .flatMap(stepsLookedAt)
-      .flatMap((id) => byId.get(id) ?? [])
-      .find((other) => !result.placed.has(other.id));
-  const waitsFor = (step: Step): string => {
-    const before = heldBy(step);
-    if (!before) return WAITS;
-    const why = tell(before);
-    return why.startsWith('waits for') ? why : `waits for “${before.title}”: ${why}`;
-  };
+  for (const step of open) {
+    const reason = step.stopped ?? own.get(step.id);
+    if (reason !== undefined && reason !== WAITS) said.set(step.id, reason);
+  }
+  // From the roots outwards, so that steps which wait for each other still hear what holds one of them.
+  for (let heard = -1; heard < said.size; ) {
+    heard = said.size;
+    for (const step of open) {
+      if (said.has(step.id)) continue;
+      const before = holdersOf(step).find(({ id }) => said.has(id));
+      const why = before && said.get(before.id);
+      if (why) said.set(step.id, why.startsWith('waits for') ? why : `waits for “${before.title}”: ${why}`);
+    }
+  }
   // Where no step has a reason of its own, the one that is waited for is named, so that nobody takes it for one.
   return (step) => {
-    const unplacedWhy = tell(step);
-    const holder = unplacedWhy === WAITS ? heldBy(step) : undefined;
+    const unplacedWhy = said.get(step.id) ?? WAITS;
+    const [holder] = unplacedWhy === WAITS ? holdersOf(step) : [];
     return holder ? { unplacedWhy, heldBy: holder.id } : { unplacedWhy };
   };
 }
