@@ -109,9 +109,13 @@ function handOf(layer: Layer, product: Product, sheet: Sheet, facts: Facts): Han
 
 type Partial = Omit<ResolvedLayer, 'layer' | 'filmUm' | 'weights' | 'solids' | 'filmSource' | 'share'> & { readonly share?: number };
 
+/** A coat of texture is many times as thick as one of gloss paint: what is below it is gone with the first. */
+const TEXTURE_SHARE = 0.02;
+
 function complete(layer: Layer, data: Partial): ResolvedLayer {
   const film = filmOfCoat(data.family, data.role, data.hand, data.label);
-  const share = data.share ?? hidingShare(data.lab);
+  const gloss = data.share ?? hidingShare(data.lab);
+  const share = data.family === 'texture' ? Math.min(gloss, TEXTURE_SHARE) : gloss;
   return { ...data, layer, share, filmUm: film.filmUm, weights: weightsOf(layer), solids: film.solids, filmSource: film.source };
 }
 
