@@ -96,7 +96,8 @@ describe('ways to spend less', () => {
 
   it('of generated workshops keep their word', { timeout: 120_000 }, async () => {
     let seen = 0;
-    for (let seed = 1; seed <= (process.env.PROOF ? 40 : 2); seed++) {
+    // Two of the first forty in which there is something to save.
+    for (const seed of process.env.PROOF ? Array.from({ length: 40 }, (_, index) => index + 1) : [3, 5]) {
       const own = withShops(generatedFacts(2, seed, NOW), seed);
       const base = await spent(own);
       for (const way of (await savings(own)).ways) {
