@@ -1,7 +1,7 @@
-import { part, planOf } from '#core/invented/index';
+import { lacquer, part, planOf, primer } from '#core/invented/index';
 import { planView } from '#core/plan/index';
 import { describe, expect, it } from 'vitest';
-import { mendPlace } from './screens/job-sheet/mendPlace.ts';
+import { holdsOf } from './screens/job-sheet/mendPlace.ts';
 import { heldGroups } from './screens/job-sheet/dates/heldGroups.ts';
 
 /** What blocks is said once, with the way to its mend; what only waits for it lies under it. */
@@ -28,14 +28,24 @@ describe('steps without a date', () => {
   });
 });
 
-describe('the way to the mend', () => {
-  it('leads to the layer that would not sit, on its part', () => {
-    const place = mendPlace(piece(), styrene.pieces[0]);
-    expect(place).toMatchObject({ section: 'coats', partId: 'body', told: true });
-    expect(place?.who).toMatch(/ on /);
+describe('what holds a piece up', () => {
+  const steel = (more: object = {}) => part({ material: 'steel', finish: 'bare', ...more });
+  const base = { family: 'solvent-base' as const, role: 'colour' as const, name: 'base', lab: { l: 40, a: 20, b: 0 } };
+  const unclear = steel({ layers: [primer(), { ...lacquer(2), productId: undefined, wanted: base }] });
+  it('is said of the layer that would not sit, on its part, with the way to Coats', () => {
+    const [hold, ...more] = holdsOf(piece(), styrene.pieces[0]);
+    expect(more).toEqual([]);
+    expect(hold).toMatchObject({ text: styrene.pieces[0].stopped, place: { section: 'coats', partId: 'body', told: true } });
+    expect(hold.place?.who).toMatch(/ on body$/);
   });
-  it('is none where nothing is held', () => {
-    const fine = planView(planOf(part({ material: 'steel', finish: 'bare' })));
-    expect(mendPlace(piece(part({ material: 'steel', finish: 'bare' })), fine.pieces[0])).toBeNull();
+  it('is the part that lacks its clear, which Coats does not tell by itself', () => {
+    const [hold] = holdsOf(piece(unclear), planView(planOf(unclear)).pieces[0]);
+    expect(hold).toMatchObject({ place: { section: 'coats', partId: 'body', told: false } });
+    expect(hold.text).toContain('needs a clear on top');
   });
+  it('names no part for what is of none, beside what is of one', () => {
+    const view = { ...planView(planOf(unclear)).pieces[0], undecided: 'The lid has neither coat nor a reason to stay bare.' };
+    expect(holdsOf(piece(unclear), view).map(({ place }) => place?.partId)).toEqual([undefined, 'body']);
+  });
+  it('is nothing where nothing is held', () => expect(holdsOf(piece(steel()), planView(planOf(steel())).pieces[0])).toEqual([]));
 });

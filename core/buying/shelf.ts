@@ -1,5 +1,5 @@
 import { CAN_RESIDUE, detailMl } from '#core/amounts/index';
-import { isSprayCan } from '#core/coats/index';
+import { isInSprayCan } from '#core/coats/index';
 import { type Can, type EventOf, type Facts, type Family, type LogEvent, standingEvents } from '#core/facts/index';
 import { type Minute, noonOf, toMinute } from '#core/units/index';
 import { cansCameBy, mlOf, unnotedPaint } from './unnoted.ts';
@@ -227,7 +227,7 @@ export function leftOnShelf(facts: Facts): ReadonlyMap<string, number> {
 export function residueOf(productId: string | undefined, { products, sheets }: Pick<Facts, 'products' | 'sheets'>): number {
   const product = products.find(({ id }) => id === productId);
   const sheet = sheets.find(({ id }) => id === product?.sheetId);
-  return product && sheet && !product.mix && isSprayCan(sheet) ? CAN_RESIDUE : 0;
+  return product && sheet && isInSprayCan(product, sheet) ? CAN_RESIDUE : 0;
 }
 
 /** mL of a product that will still come out of its cans. @param residue see `residueOf` */

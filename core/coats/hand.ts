@@ -1,4 +1,4 @@
-import type { Family, Hand, Layer, Sheet } from '#core/facts/index';
+import type { Family, Hand, Layer, Product, Sheet } from '#core/facts/index';
 
 /** What a layer is laid with: the tool chosen on it, else its sheet's, as far as it is owned and the paint comes so. */
 
@@ -17,6 +17,11 @@ const BY_AIRBRUSH: readonly Family[] = ['alcohol-acrylic', 'water-acrylic', 'wat
 /** Whether a paint comes in a can that sprays itself: nothing can be stirred into it, and it is no tint until it is decanted (trade §10). */
 export function isSprayCan({ form, hand }: Pick<Sheet, 'form' | 'hand'>): boolean {
   return form === 'aerosol' || (form === undefined && hand === 'aerosol');
+}
+
+/** Whether a paint stands in such a can still: what was mixed here is out of it, whatever its sheet. */
+export function isInSprayCan({ mix }: Pick<Product, 'mix'>, sheet: Pick<Sheet, 'form' | 'hand'>): boolean {
+  return !mix && isSprayCan(sheet);
 }
 
 /** Whether paint in this form can be laid so: a can sprays itself, a bottle or tin needs a tool. */

@@ -40,7 +40,7 @@ export { shareSeen } from './looks/hidingSeen.ts';
 export { clearNeeds, neverOptional } from './needed.ts';
 export { type PolishedFilm, polishedFilm, polishTakes, polishWhyNot } from './polish.ts';
 export { type FlatQuestion, flatRefused } from './flatting.ts';
-export { handFor, handServes, isSprayCan } from './hand.ts';
+export { handFor, handServes, isInSprayCan, isSprayCan } from './hand.ts';
 export { detailOn, type OverDetail, overDecal, overDetail, type SolventAdvice, solventOn } from './joints/detailJoint.ts';
 export { keptPaint } from './joints/keptPaint.ts';
 export { normalCoats, WEIGHT_OF, weightsOf } from './weight.ts';

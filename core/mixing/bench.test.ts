@@ -77,10 +77,6 @@ describe('ranges', () => {
     expect(ranges[1].foreign).toEqual([]);
     expect(ranges[2].foreign).toEqual([]);
   });
-  it('are decanted where they come in spray cans, each by itself', () => {
-    const decanted = (products: Product[]) => rangesOf(bench(products))[0].decanted;
-    expect([decanted([SPRAYED]), decanted([RED, SPRAYED]), decanted([RED])]).toEqual([[SPRAYED.id], [SPRAYED.id], []]);
-  });
   it('nearest to a colour are those that mix to it, three paints where there are few', () => {
     expect(likeliestRange(rangesOf(facts), labOf('#c23a2a'))?.family).toBe('acrylic-lacquer');
     expect(likeliestRange(rangesOf(facts), labOf('#e6dcc0'))?.family).toBe('water-acrylic');

@@ -1,5 +1,5 @@
 import { residueOf, shelfCans, usableMl } from '#core/buying/index';
-import { isSprayCan, knownPaint } from '#core/coats/index';
+import { knownPaint } from '#core/coats/index';
 import { type Offered, recipesFor } from '#core/colour/index';
 import { isOwnThinner } from '#core/drying/index';
 import { type Facts, type Family, type Lab, plain, type Product, type Sheet } from '#core/facts/index';
@@ -23,8 +23,6 @@ export type Range = {
   readonly toBuy: readonly BenchPaint[];
   /** Owned, of another family that takes the same thinner: care, never without a cup test. */
   readonly foreign: readonly BenchPaint[];
-  /** Those in cans that spray, by their ids: decanted before anything of them can be dropped into a cup. */
-  readonly decanted: readonly string[];
 };
 
 /** Ranges with at least one paint left, the largest first. */
@@ -41,7 +39,6 @@ export function rangesOf(facts: Facts): Range[] {
         paints,
         toBuy: all.filter((paint) => !paint.owned && paint.sheet.family === family && !paint.product.mix),
         foreign: owned.filter(({ sheet }) => sheet.family !== family && isOwnThinner(family, sheet.family)),
-        decanted: paints.filter(({ product, sheet }) => !product.mix && isSprayCan(sheet)).map(({ id }) => id),
       };
     })
     .sort((a, b) => b.paints.length - a.paints.length);

@@ -1,5 +1,5 @@
 import { type FilmReading, fitPaint, hidingShare, type PaintFit, readDrawdown } from '#core/colour/index';
-import { type Facts, type Lab, type LogEvent, type Product, type Source, standingEvents } from '#core/facts/index';
+import { type Facts, type Family, type Lab, type LogEvent, type Product, type Source, standingEvents } from '#core/facts/index';
 import { shareSeen } from '../looks/hidingSeen.ts';
 
 /** What is known of a paint's colour and of how it hides: films read on this bench, else a drawdown, else what was entered. */
@@ -16,7 +16,21 @@ export type KnownPaint = {
 const KNOWN = new WeakMap<Product, WeakMap<readonly LogEvent[], KnownPaint>>();
 
 /** Remembered for as long as the product and the log stand as they are. */
-export function knownPaint(product: Product, { events }: Pick<Facts, 'events'>): KnownPaint {
+export function knownPaint(product: Product, { events, sheets }: Pick<Facts, 'events' | 'sheets'>): KnownPaint {
+  const known = fromItsFilms(product, events);
+  const family = sheets.find(({ id }) => id === product.sheetId)?.family;
+  return known.source === 'own' || product.share !== undefined ? known : { ...known, share: usualShare(family, known.share) };
+}
+
+/** A coat of texture is many times as thick as one of gloss paint: what is below it is gone with the first. */
+const TEXTURE_SHARE = 0.02;
+
+/** What a coat of a family lets through where nobody has measured it. @param gloss what one of gloss paint in its colour would */
+export function usualShare(family: Family | undefined, gloss: number): number {
+  return family === 'texture' ? Math.min(gloss, TEXTURE_SHARE) : gloss;
+}
+
+function fromItsFilms(product: Product, events: readonly LogEvent[]): KnownPaint {
   const own = KNOWN.get(product) ?? new WeakMap<readonly LogEvent[], KnownPaint>();
   KNOWN.set(product, own);
   const known = own.get(events) ?? reckoned(product, events);

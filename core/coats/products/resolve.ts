@@ -1,7 +1,7 @@
-import { knownPaint } from './knownPaint.ts';
+import { knownPaint, usualShare } from './knownPaint.ts';
 import { colourDifference, hidingShare } from '#core/colour/index';
 import type { Facts, Family, Hand, Label, Lab, Layer, Product, Role, Sheet, Weight } from '#core/facts/index';
-import { handFor, isSprayCan } from '../hand.ts';
+import { handFor, isInSprayCan, isSprayCan } from '../hand.ts';
 import { weightsOf } from '../weight.ts';
 import { filmOfCoat } from '../film.ts';
 import { sheenName } from '../looks/sheen.ts';
@@ -103,19 +103,16 @@ function resolveAnew(layer: Layer, facts: Facts): ResolvedLayer {
 /** What was mixed here stands in a jar, though its paints came in spray cans: no can sprays it any more. */
 function handOf(layer: Layer, product: Product, sheet: Sheet, facts: Facts): Hand {
   const { family, form, hand } = sheet;
-  const comes = product.mix && isSprayCan(sheet) ? { form: 'bottle' as const } : { form, usual: hand };
+  const isDecanted = isSprayCan(sheet) && !isInSprayCan(product, sheet);
+  const comes = isDecanted ? { form: 'bottle' as const } : { form, usual: hand };
   return handFor({ layer, family, ...comes, owned: handsOwned(facts) });
 }
 
 type Partial = Omit<ResolvedLayer, 'layer' | 'filmUm' | 'weights' | 'solids' | 'filmSource' | 'share'> & { readonly share?: number };
 
-/** A coat of texture is many times as thick as one of gloss paint: what is below it is gone with the first. */
-const TEXTURE_SHARE = 0.02;
-
 function complete(layer: Layer, data: Partial): ResolvedLayer {
   const film = filmOfCoat(data.family, data.role, data.hand, data.label);
-  const gloss = data.share ?? hidingShare(data.lab);
-  const share = data.family === 'texture' ? Math.min(gloss, TEXTURE_SHARE) : gloss;
+  const share = data.share ?? usualShare(data.family, hidingShare(data.lab));
   return { ...data, layer, share, filmUm: film.filmUm, weights: weightsOf(layer), solids: film.solids, filmSource: film.source };
 }
 

@@ -1,3 +1,4 @@
+import { isInSprayCan } from '#core/coats/index';
 import type { Recipe } from '#core/colour/index';
 import { plain, type Product } from '#core/facts/index';
 import { cupFor, flattenedBy, lookOf, mixedPaint, type Range } from '#core/mixing/index';
@@ -50,7 +51,9 @@ export function TheRecipe({ target, range, recipe, again, use, onMixed, children
   const ml = cupSize.ok ? cupSize.value : 0;
   const cup = cupFor(recipe, ml > 0 ? ml : USUAL_CUP_ML, range.paints);
   const flattened = flattenedBy(cup.portions, range.paints);
-  const cans = cup.portions.flatMap(({ id }) => (range.decanted.includes(id) ? [nameIn(range, id)] : []));
+  const cans = range.paints.flatMap(({ id, product, sheet }) =>
+    isInSprayCan(product, sheet) && cup.portions.some((portion) => portion.id === id) ? [product.name] : [],
+  );
   const mix = async () => {
     const poured = otherwise ? pouredIn(otherwise) : cup.portions;
     const refused = poured

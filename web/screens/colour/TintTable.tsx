@@ -1,4 +1,4 @@
-import { isSprayCan } from '#core/coats/index';
+import { isInSprayCan } from '#core/coats/index';
 import { DROP_ML, hexOf } from '#core/colour/index';
 import type { Product } from '#core/facts/index';
 import { type BenchPaint, benchPaints, mixedPaint, mostTint, type TintRow, tintTable } from '#core/mixing/index';
@@ -22,7 +22,7 @@ export function TintTable({ product }: { product: Product }) {
   const paints = benchPaints(facts);
   const base = paints.find(({ id }) => id === product.id);
   const tints = paints.filter(
-    (own) => own.id !== product.id && own.owned && own.sheet.family === base?.sheet.family && !isSprayCan(own.sheet),
+    (own) => own.id !== product.id && own.owned && own.sheet.family === base?.sheet.family && !isInSprayCan(own.product, own.sheet),
   );
   const [tintId, setTintId] = useState('');
   const [typedMl, setTypedMl] = useState('');
@@ -31,7 +31,7 @@ export function TintTable({ product }: { product: Product }) {
   const read = typedMl.trim() === '' ? null : parseQuantity(typedMl, 'volume', 'mL');
   const ml = read?.ok ? read.value : base.ml;
   const usable = (read === null || read.ok) && ml > 0 && ml <= base.ml;
-  const can = isSprayCan(base.sheet) && !base.product.mix;
+  const can = isInSprayCan(base.product, base.sheet);
   const most = mostTint(base);
   return (
     <FoldingSheet title="Tint it by weight">

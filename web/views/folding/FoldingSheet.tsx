@@ -5,14 +5,11 @@ import { isFolded, keepFolded } from './folds.ts';
 /** A section of a long page that folds to its heading, and stays so on this device; the contents of the page name it. */
 export function FoldingSheet({
   title,
-  heading,
   className = '',
   inner = '',
   children,
 }: {
   title: string;
-  /** Where the heading is more than its words. */
-  heading?: ReactNode;
   className?: string;
   inner?: string;
   children: ReactNode;
@@ -33,7 +30,7 @@ export function FoldingSheet({
           aria-controls={`${id}-in`}
           onClick={fold}
         >
-          {heading ?? title}
+          {title}
           <ChevronDown size={18} aria-hidden className={`shrink-0 ${folded ? '-rotate-90' : ''}`} />
         </button>
       </h2>

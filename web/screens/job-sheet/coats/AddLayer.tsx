@@ -1,9 +1,10 @@
-import { coatsForColour } from '#core/coats/index';
+import { coatsForColour, knownPaint } from '#core/coats/index';
 import { hidingShare } from '#core/colour/index';
 import type { Family, Layer, Part, Piece, Product } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
 import { CAN_KINDS, type CanKind, familyOver } from '../../../views/paintKinds.ts';
 import { WhereOn } from '../../../views/WhereOn.tsx';
@@ -32,11 +33,12 @@ export function AddLayer({
   stack: StackView;
   onAdd: (layer: Layer, at: LayerPlace) => void;
 }) {
+  const { facts } = usePlan();
   const [covers, setCovers] = useState<Layer['covers']>('all');
   const painted = part.zones.filter((zone) => zone.bare === undefined);
   const below = stack.layers.filter((layer) => layer.role !== 'clear').at(-1);
   const add = (product: Product, role: string) => {
-    const coats = role === 'clear' || !below ? COATS : coatsForColour(below.lab, product.lab, product.share);
+    const coats = role === 'clear' || !below ? COATS : coatsForColour(below.lab, product.lab, knownPaint(product, facts).share);
     onAdd({ id: newId(), productId: product.id, coats, covers }, role === 'clear' ? 'top' : role.endsWith('primer') ? 'bottom' : 'colour');
   };
   const addAny = (colour: AnyColour) => {

@@ -17,7 +17,7 @@ export function WithoutDate({ steps, said }: { steps: readonly PlannedStep[]; sa
             {!isSaid(why) && <p>{asSentence(why)}</p>}
             <details className="mt-1">
               <summary className="font-[650]">
-                {counted(held.length, 'step')} {isSaid(why) ? 'wait for what stands on top' : 'wait for that'}
+                {counted(held.length, 'step')} {held.length === 1 ? 'waits' : 'wait'} for {isSaid(why) ? 'what stands on top' : 'that'}
               </summary>
               <ul>
                 {held.map((step) => (
