@@ -66,6 +66,17 @@ describe('facts move the plan', () => {
     expect(left.map((step) => step.coat?.number)).toEqual([3]);
     expect(result.pieces.find((piece) => piece.pieceId === 'roller')?.stacks.frame.layers[1].laidCoats).toBe(2);
   });
+  it('plans the coat that is missing where a later one was entered before it', () => {
+    const first = demoPlan.sessions[0].stepIds[0];
+    const [second, third] = [first, first.replace(/2$/, '3')];
+    expect(second).toBe('roller.frame.coat.green-f.2');
+    const event = { ...doneOf(second, NOW + 2), stepKeys: [third] };
+    const result = planOf({ ...demo.facts, events: [...demo.facts.events, event] }, NOW + 4);
+    const left = result.steps.filter((step) => step.id.includes('roller.frame.coat'));
+    expect(left.map(({ id, coat }) => [id, coat?.number])).toEqual([[second, 3]]);
+    expect(left[0].title).toContain('Coat 3 of 3');
+    expect(left[0].placed?.start as number).toBeGreaterThanOrEqual(NOW + 2 + 10);
+  });
   it('stays quick with hundreds of copies of many faces', () => {
     const pieces = demo.facts.pieces.map((piece) => ({
       ...piece,

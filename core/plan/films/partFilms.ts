@@ -38,6 +38,11 @@ export class PartFilms {
     return this.#films[zone];
   }
 
+  /** Coats of a layer on a zone, wherever they lie: one that was laid out of order is a film of its own. */
+  coatsOf(layerId: string, zone: number): number {
+    return this.#films[zone].reduce((sum, film) => (film.layerId === layerId ? sum + film.coats : sum), 0);
+  }
+
   /** The top film of a layer's zones. */
   top(placed: PlacedLayer): PlannedFilm {
     return this.#films[placed.zones[0]].at(-1) as PlannedFilm;

@@ -57,14 +57,15 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
   const mixes = mixesOf(chain, placed, doneCoats);
   let mixed: Ref | null = null;
   let promoted: Ref | null = null;
-  for (let number = doneCoats + 1; number <= resolved.layer.coats; number++) {
+  for (const [index, key] of keyNumbers(chain, placed, doneCoats).entries()) {
+    const number = doneCoats + 1 + index;
     const first = number === 1;
     const begins = mixes.find((mix) => mix.from === number);
     // Mixed as late as can be, right before its first coat.
     if (begins) mixed = addMix(chain, context, { placed, needMl: begins.ml, number });
     if (first && layer.onBare) promoted = addPromoter(chain, context, placed);
     const tape = first && masked ? [dwell(masked, [0, TAPE_STAYS_MINUTES], 'tape must not stay on for days')] : [];
-    const ref = chain.add(coatDraft(chain, layer, number, context), [
+    const ref = chain.add({ ...coatDraft(chain, layer, number, context), number: key }, [
       ...(first ? [...layer.below, ...tape] : [nextCoat(films.top(placed), mayScuffWithin(placed))]),
       ...(first ? [] : inOneGo(placed, films.top(placed).last)),
       ...(mixed ? [withinPotLife(mixed, resolved.label ?? {}, context)] : []),
@@ -72,6 +73,15 @@ export function addCoats(chain: StepChain, context: PlanContext, films: PartFilm
     ]);
     films.lay(placed, ref, first, resolved.weights[number - 1]);
   }
+}
+
+/** The numbers in the keys of the coats still to come: what the log has under a number already is another coat, in whatever order it was entered. */
+function keyNumbers(chain: StepChain, { index, resolved }: PlacedLayer, doneCoats: number): number[] {
+  const all = Array.from({ length: resolved.layer.coats }, (_, place) => place + 1);
+  const free = all.filter((number) => !chain.isDone({ stage: 'coat', layerIndex: index, number }));
+  const missing = resolved.layer.coats - doneCoats;
+  const numbers = free.length < missing ? all : free;
+  return numbers.slice(numbers.length - missing);
 }
 
 /** Minutes within which the next coat of a set follows that shows every break. */

@@ -129,8 +129,7 @@ class Coating {
   #addLayer(placed: PositionedLayer): void {
     if (placed.zones.length === 0) return;
     const { resolved, zones } = placed;
-    const laid = this.#films.on(zones[0]).find((film) => film.layerId === resolved.layer.id);
-    const doneCoats = laid?.coats ?? 0;
+    const doneCoats = this.#films.coatsOf(resolved.layer.id, zones[0]);
     this.#judge(placed, doneCoats > 0);
     const dressed = doneCoats > 0 ? null : this.#dressings.under(placed);
     if (dressed?.stop) this.#chain.stop(dressed.stop);
