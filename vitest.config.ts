@@ -37,7 +37,7 @@ export default defineConfig({
           testTimeout: 60_000,
         },
       },
-      { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 60_000, fileParallelism: false } },
+      { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 60_000, maxWorkers: '100%' } },
       {
         test: {
           name: 'interface',

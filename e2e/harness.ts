@@ -112,7 +112,13 @@ export async function openPage(
   url: string,
   options: Parameters<Browser['newContext']>[0] = {},
 ): Promise<{ page: Page; context: BrowserContext; errors: string[] }> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    // What is kept for the time without the server is kept where that is tried.
+    serviceWorkers: 'block',
+    ...options,
+  });
   context.setDefaultTimeout(60_000);
   await context.addInitScript(moveClock, aheadMs);
   const page = await context.newPage();

@@ -21,13 +21,16 @@ afterAll(async () => {
   server.remove();
 });
 
+/** The page opens without the server too. */
+const KEEPS = { serviceWorkers: 'allow' } as const;
+
 type Event = { kind: string; text?: string; id: string };
 const events = async () => (await (await fetch(`${server.url}/api/workshop`)).json()).facts.events as Event[];
 const notes = async () => (await events()).flatMap(({ kind, text }) => (kind === 'note' && text?.startsWith('evening') ? [text] : []));
 
 describe('two tabs while the server comes and goes', () => {
   it('lose nothing, open again without it, and say what has been sent', { timeout: 900_000 }, async () => {
-    const { page: one, context, errors } = await openPage(browser, `${server.url}/bench`);
+    const { page: one, context, errors } = await openPage(browser, `${server.url}/bench`, KEEPS);
     const done = one.getByRole('button', { name: /^Done/ });
     await done.waitFor();
     await one.evaluate(() => navigator.serviceWorker.ready);
@@ -71,7 +74,7 @@ describe('two tabs while the server comes and goes', () => {
   });
 
   it('keep a change too, show it, and send it when the server answers', async () => {
-    const { page, context, errors } = await openPage(browser, `${server.url}/pieces/crane/coats?part=jib`);
+    const { page, context, errors } = await openPage(browser, `${server.url}/pieces/crane/coats?part=jib`, KEEPS);
     type Layered = { id: string; parts: { id: string; layers: { coats: number }[] }[] };
     const coats = async () => {
       const { facts } = await (await fetch(`${server.url}/api/workshop`)).json();
@@ -100,7 +103,7 @@ describe('two tabs while the server comes and goes', () => {
   });
 
   it('and eight more open without one of them hanging', async () => {
-    const { page, context } = await openPage(browser, `${server.url}/log`);
+    const { page, context } = await openPage(browser, `${server.url}/log`, KEEPS);
     const others = [];
     for (let tab = 0; tab < 8; tab++) {
       const other = await context.newPage();
@@ -125,7 +128,11 @@ describe('a phone at the bench', () => {
     await section.getByAltText(/QR code/).waitFor();
     const url = (await section.getByText(`http://${PHONE_NAME}`).textContent()) ?? '';
     const code = (await section.locator('.tracking-wider').textContent()) ?? '';
-    const { page: phone, context: held } = await openPage(browser, url.trim(), { viewport: { width: 390, height: 844 }, hasTouch: true });
+    const { page: phone, context: held } = await openPage(browser, url.trim(), {
+      ...KEEPS,
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+    });
     await phone.getByLabel('Code').fill('00000000');
     await phone.getByRole('button', { name: 'Pair' }).click();
     await phone.getByText('That is not the code').waitFor();

@@ -6,7 +6,7 @@ import type { Better, Looked } from '../../workers/plan.worker.ts';
 import { planner } from '../../workers/planner.ts';
 
 /** Who is still typing is not disturbed by a search for what is about to change. */
-const BEGIN_AFTER_MS = 400;
+const BEGIN_AFTER_MS = 2000;
 
 /** How far the search for a better plan has come, and whether it is over; null: none has begun for these facts. */
 const LookedContext = createContext<Looked | null>(null);

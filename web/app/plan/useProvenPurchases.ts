@@ -5,7 +5,7 @@ import { useEffect, useMemo } from 'react';
 import { askBuyer } from '../../workers/buyer.ts';
 
 /** Who is still typing is not bought for. */
-const BEGIN_AFTER_MS = 700;
+const BEGIN_AFTER_MS = 1500;
 
 /**
  * Has the purchases of a plan proven the cheapest in a worker of its own. When what is needed changes, the question that is still
