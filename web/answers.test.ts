@@ -3,7 +3,7 @@ import { EMPTY_FACTS, type Facts, sheetSchema } from '#core/facts/index';
 import { shelf } from '#core/invented/index';
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
-import { parcelAnswersSchema } from './screens/job-sheet/dates/parcelAnswers.ts';
+import { FRESH_PARCEL, parcelAnswersSchema } from './screens/job-sheet/dates/parcelAnswers.ts';
 import { fasteningAnswersSchema, type TypedFastening } from './screens/job-sheet/survey/apart/fasteningAnswers.ts';
 import { quickAnswersSchema, type TypedAnswers } from './screens/pieces/quickAnswers.ts';
 import { canAnswersSchema, canFacts, type TypedCan } from './screens/shelf/canAnswers.ts';
@@ -52,6 +52,7 @@ describe('quick-add', () => {
     ['a negative size', { longest: '-40' }, 'longest', 'between 5 mm and 3 m'],
     ['the wrong unit', { longest: '90 m' }, 'longest', 'Check the unit'],
     ['a scale of nothing', { scale: '1:0' }, 'scale', '1:43'],
+    ['a scale it would round', { scale: '1:76.2' }, 'scale', '1:76 is near enough'],
     ['a budget in words', { budget: 'little' }, 'budget', 'a sum of money'],
     ['a negative budget', { budget: '-3' }, 'budget', 'sum of money is 0 or more'],
     ['a budget in other money', { budget: '45 USD' }, 'budget', 'Prices are in EUR here'],
@@ -220,18 +221,22 @@ describe('a fastening', () => {
 });
 
 describe('a parcel', () => {
-  const typed = (more = {}) => ({ name: 'Tyres', price: '', due: '', source: '', holds: '', ...more });
+  const schema = parcelAnswersSchema('EUR', 'parcel');
+  const typed = (more = {}) => ({ ...FRESH_PARCEL, name: 'Tyres', ...more });
   it.each([
     ['no name', { name: ' ' }, 'name', 'Say what is to come'],
     ['a price in words', { price: 'dear' }, 'price', 'a sum of money'],
     ['a negative price', { price: '-1' }, 'price', 'sum of money is 0 or more'],
     ['no such day', { due: '2026-02-31' }, 'due', ''],
+    ['half a day to come', { days: '2,5' }, 'days', 'Days are whole'],
+    ['days in words', { days: 'soon' }, 'days', ''],
   ])('refuses %s at its field', (_name, more, field, text) => {
-    expect(refusal(parcelAnswersSchema('EUR'), typed(more))).toEqual({ field, text: expect.stringContaining(text) });
+    expect(refusal(schema, typed(more))).toEqual({ field, text: expect.stringContaining(text) });
   });
   it('holds the fit, or the part that waits for it, and invents no day', () => {
-    expect(parcelAnswersSchema('EUR').parse(typed())).toEqual({ name: 'Tyres', price: 0, arrived: false });
-    expect(parcelAnswersSchema('EUR').parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', holds: 'part wheels' }))).toEqual({
+    expect(schema.parse(typed())).toEqual({ id: 'parcel', name: 'Tyres', price: 0, arrived: false });
+    expect(schema.parse(typed({ price: '6,40', due: '2026-12-20', source: 'Quay', holds: 'part wheels' }))).toEqual({
+      id: 'parcel',
       name: 'Tyres',
       price: 640,
       arrived: false,

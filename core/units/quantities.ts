@@ -140,7 +140,24 @@ const PLACES = 5;
 /** The same as it stands in a field: as exact as it was typed, so that nothing changes by being looked at and saved again. */
 export function typedQuantity(value: number, unit: keyof typeof UNIT_OF): string {
   const [{ factor, offset = 0 }, name] = UNIT_OF[unit];
-  return `${Number((value / factor - offset).toFixed(PLACES))} ${name}`;
+  return `${typedNumber(value / factor - offset)} ${name}`;
+}
+
+/** A number as it stands in a field: to the last place that was typed, without the noise of reckoning. */
+export function typedNumber(value: number): string {
+  return String(Number(value.toFixed(PLACES)));
+}
+
+/** A span of time as it stands in a field: in days or hours where it is whole ones, else in minutes, never rounded. */
+export function typedTime(minutes: number): string {
+  if (minutes >= 1440 && minutes % 1440 === 0) return `${minutes / 1440} d`;
+  if (minutes >= 60 && minutes % 60 === 0) return `${minutes / 60} h`;
+  return `${typedNumber(minutes)} min`;
+}
+
+/** A sum of money as it stands in a field, without its currency. */
+export function typedMoney(minor: number): string {
+  return (minor / 100).toFixed(2);
 }
 
 /** Minor units of money as text, "13.10 EUR"; a figure that rests on no offer reads "about". */

@@ -89,6 +89,7 @@ describe('job 05', () => {
 
     await addStep(page, piece, 'Slide the tyres on', ['Wheels']);
     const parcels = page.getByLabel('Parcels');
+    await parcels.getByRole('button', { name: 'Expect a parcel' }).click();
     await parcels.getByLabel('Decals, tyres, glazing on the way').fill('Tyres');
     await parcels.getByRole('textbox', { name: 'Due', exact: true }).fill(dayAhead(21));
     await parcels.getByLabel('What waits for it').selectOption({ label: '“Slide the tyres on”' });

@@ -1,5 +1,5 @@
 import { familyDrying, ON_LABEL, referenceHours, type Stage, sprayRange } from '#core/drying/index';
-import type { Label, Sheet } from '#core/facts/index';
+import type { Label, Sheet, Source } from '#core/facts/index';
 import { filmOfCoat } from '../film.ts';
 import { glossOf } from '../looks/sheen.ts';
 
@@ -38,7 +38,7 @@ export function sheetFields(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'lab
     const { hours, source } = referenceHours(drying, stage, label);
     // A window that never shuts never reopens.
     const none = hours === null || (stage === 'again' && until === null);
-    return { key: ON_LABEL[stage], name, unit: 'min', value: none ? null : Math.round(hours * 60), source };
+    return { key: ON_LABEL[stage], name, unit: 'min', value: none ? null : minutesOf(hours, source), source };
   });
   return [
     ...stages.slice(0, 2),
@@ -49,7 +49,7 @@ export function sheetFields(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'lab
     said('clearUntilMin', 'a clear until', 'min', label),
     ...stages.slice(3),
     { key: 'filmUm', name: 'film a coat', unit: 'µm', value: film.filmUm, source: from('filmUm') },
-    { key: 'solids', name: 'solids as sprayed', unit: '%', value: Math.round(film.solids * 1000) / 10, source: from('solids') },
+    { key: 'solids', name: 'solids as sprayed', unit: '%', value: film.solids * 100, source: from('solids') },
     { key: 'gloss', name: 'gloss', unit: 'GU', value: glossOf(family, role, label).gloss, source: from('gloss') },
     { key: 'minC', name: 'spray from', unit: '°C', value: range.minC, source: from('minC') },
     { key: 'maxC', name: 'spray to', unit: '°C', value: range.maxC, source: from('maxC') },
@@ -58,6 +58,11 @@ export function sheetFields(sheet: Pick<Sheet, 'family' | 'role' | 'hand' | 'lab
     said('potLifeMin', 'pot life', 'min', label),
     said('inductionMin', 'induction', 'min', label),
   ];
+}
+
+/** A label’s time stays as it was typed; what is usual is said in whole minutes. */
+function minutesOf(hours: number, source: Source): number {
+  return source === 'label' ? hours * 60 : Math.round(hours * 60);
 }
 
 type Said = 'layerUntilMin' | 'clearFromMin' | 'clearUntilMin' | 'heatC' | 'potLifeMin' | 'inductionMin';

@@ -2,8 +2,9 @@ import { resolveLayer } from '#core/coats/index';
 import { namedColour } from '#core/colour/index';
 import { aimSchema, type Facts, looksLikeSchema, type Workshop } from '#core/facts/index';
 import type { LastCoat, QuickAnswers, WhereNow } from '#core/plan/index';
-import { type Minute, parseMoney, parseNumber, parseQuantity } from '#core/units/index';
+import { type Minute, parseMoney, parseQuantity } from '#core/units/index';
 import { z } from 'zod';
+import { readScale } from '../../views/scaleText.ts';
 
 const WHERE_NOW = ['untouched', 'bare', 'primed', 'coloured', 'cleared'] as const satisfies readonly WhereNow[];
 export const ALREADY_COATED: readonly WhereNow[] = ['primed', 'coloured', 'cleared'];
@@ -72,8 +73,8 @@ function quantityIn(workshop: Workshop) {
 
 function scaleIn(text: string, context: z.RefinementCtx): number | null {
   if (text.trim() === '') return null;
-  const scale = parseNumber(text.replace(/^\s*1\s*:/, ''));
-  return scale !== null && scale >= 1 && scale <= 2000 ? Math.round(scale) : refused(context, 'A scale reads 1:43, or just 43.');
+  const scale = readScale(text);
+  return scale.ok ? scale.value : refused(context, scale.mend);
 }
 
 function moneyIn(currency: string) {

@@ -5,24 +5,18 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { ratioAnswersSchema, ratioText, type SaidRatios } from './ratioAnswers.ts';
+import { ratioAnswersSchema, ratioText, type SaidRatios, typedRatios } from './ratioAnswers.ts';
 import { TextField } from '../../views/fields/TextField.tsx';
 import type { KeepSheet } from './keepSheet.ts';
 
 /** Thinning and hardener as parts to one part of paint, by volume. */
 export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet }) {
-  const { thinning, hardener } = sheet.label;
+  const { hardener } = sheet.label;
   const [mix, setMix] = useState('');
   const [mixProblem, setMixProblem] = useState('');
   const { register, handleSubmit, setValue, formState } = useForm<z.input<typeof ratioAnswersSchema>, unknown, SaidRatios>({
     resolver: zodResolver(ratioAnswersSchema),
-    defaultValues: {
-      least: ratioText(thinning?.least),
-      usual: ratioText(thinning?.usual),
-      most: ratioText(thinning?.most),
-      hardener: ratioText(hardener?.parts),
-      gloss: hardener?.glossAtMost === undefined ? '' : String(hardener.glossAtMost),
-    },
+    defaultValues: typedRatios(sheet.label),
   });
   const { errors } = formState;
   const keep = handleSubmit((said) => {

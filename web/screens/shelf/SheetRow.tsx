@@ -1,21 +1,14 @@
 import type { SheetField } from '#core/coats/index';
 import type { Label, Sheet } from '#core/facts/index';
-import { type Parsed, parseNumber, parseQuantity } from '#core/units/index';
+import { type Parsed, parseNumber, parseQuantity, typedNumber, typedTime } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { KeepSheet } from './keepSheet.ts';
 
-/** Times as a person says them, other figures to a tenth. */
+/** As it was typed; what stands there by itself is rounded by whoever worked it out. */
 function valueText(field: SheetField): string {
   if (field.value === null) return '';
-  return field.unit === 'min' ? exactTime(field.value) : String(Math.round(field.value * 10) / 10);
-}
-
-/** A label’s time without rounding: whole days or hours where it is, else minutes. */
-function exactTime(minutes: number): string {
-  if (minutes >= 1440 && minutes % 1440 === 0) return `${minutes / 1440} d`;
-  if (minutes >= 60 && minutes % 60 === 0) return `${minutes / 60} h`;
-  return `${minutes} min`;
+  return field.unit === 'min' ? typedTime(field.value) : typedNumber(field.value);
 }
 
 function numberOf(text: string, field: SheetField): Parsed {

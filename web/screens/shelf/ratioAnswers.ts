@@ -1,5 +1,5 @@
 import type { Label } from '#core/facts/index';
-import { parseNumber, parseRatio } from '#core/units/index';
+import { parseNumber, parseRatio, typedNumber } from '#core/units/index';
 import { z } from 'zod';
 
 /** "4:1" or "7.5:1" where it is so many parts of paint to one, else the share in percent, to the last place that was typed. */
@@ -11,6 +11,17 @@ export function ratioText(parts: number | undefined): string {
 }
 
 export type SaidRatios = Pick<Label, 'thinning' | 'hardener'>;
+
+/** What the label says, as it is typed. */
+export function typedRatios({ thinning, hardener }: SaidRatios): z.input<typeof ratioAnswersSchema> {
+  return {
+    least: ratioText(thinning?.least),
+    usual: ratioText(thinning?.usual),
+    most: ratioText(thinning?.most),
+    hardener: ratioText(hardener?.parts),
+    gloss: hardener?.glossAtMost === undefined ? '' : typedNumber(hardener.glossAtMost),
+  };
+}
 
 /** Ratios as people say them, read into the label; each refusal at its field. */
 export const ratioAnswersSchema = z

@@ -1,5 +1,5 @@
 import type { Workshop } from '#core/facts/index';
-import { counted, parseQuantity, weightText } from '#core/units/index';
+import { counted, parseQuantity, typedNumber, weightText } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
@@ -56,7 +56,7 @@ function DryingPlaces() {
     setTyped({ count: '', long: '', weight: '' });
     const grams = weight?.ok ? weight.value : undefined;
     // More places of one length and strength are one kind.
-    const alike = places.find((place) => Math.abs(place.longMm - long.value) < 0.5 && place.grams === grams);
+    const alike = places.find((place) => typedNumber(place.longMm) === typedNumber(long.value) && place.grams === grams);
     const more = {
       count: Math.min(500, count + (alike?.count ?? 0)),
       longMm: alike?.longMm ?? long.value,

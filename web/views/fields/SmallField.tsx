@@ -2,24 +2,41 @@ import { type InputHTMLAttributes, useId } from 'react';
 
 /** Fields of a short form in a row: a small label over each, what is wrong under all of them. */
 
-type SmallFieldProps = { readonly label: string; readonly width?: string; readonly onText: (text: string) => void } & Omit<
-  InputHTMLAttributes<HTMLInputElement>,
-  'onChange'
->;
+type SmallFieldProps = {
+  readonly label: string;
+  readonly width?: string;
+  /** What is wrong with it alone; it stands under it. */
+  readonly problem?: string;
+  readonly onText: (text: string) => void;
+} & Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'>;
 
-export function SmallField({ label, width = '', onText, ...input }: SmallFieldProps) {
+export function SmallField({ label, width = '', problem, onText, ...input }: SmallFieldProps) {
+  const problemId = useId();
   return (
-    <label>
-      <span className="second block text-small">{label}</span>
-      <input
-        autoComplete="off"
-        maxLength={80}
-        className={`field !min-h-10 ${width}`}
-        onChange={(event) => onText(event.target.value)}
-        {...input}
-      />
-    </label>
+    <div className={problem ? 'max-w-64 self-start' : 'self-start'}>
+      <label className="block">
+        <span className="second block text-small">{label}</span>
+        <input
+          autoComplete="off"
+          maxLength={80}
+          className={`field !min-h-10 ${width}`}
+          aria-invalid={problem ? true : undefined}
+          aria-describedby={problem ? problemId : undefined}
+          onChange={(event) => onText(event.target.value)}
+          {...input}
+        />
+      </label>
+      <FieldProblem id={problemId} text={problem} />
+    </div>
   );
+}
+
+function FieldProblem({ id, text }: { id?: string; text: string | undefined }) {
+  return text ? (
+    <p id={id} role="alert" className="mt-1 text-small font-[650]">
+      {text}
+    </p>
+  ) : null;
 }
 
 export function SmallSelect<T extends string>({
@@ -37,7 +54,7 @@ export function SmallSelect<T extends string>({
 }) {
   const id = useId();
   return (
-    <div>
+    <div className="self-start">
       <label htmlFor={id} className="second block text-small">
         {label}
       </label>
@@ -75,13 +92,14 @@ export function FormProblem({ text }: { text: string }) {
 export function SmallForm({
   label,
   className = 'flex flex-wrap items-end gap-3',
-  problem,
+  problem = '',
   onSend,
   children,
 }: {
   label: string;
   className?: string;
-  problem: string;
+  /** What is wrong with it as a whole. */
+  problem?: string;
   onSend: () => void;
   children: React.ReactNode;
 }) {

@@ -5,7 +5,9 @@ import { useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
+import { ChangeButton } from '../../../views/fields/ChangeButton.tsx';
 import { DateField } from '../../../views/fields/DateField.tsx';
+import { ParcelForm } from './ParcelForm.tsx';
 
 /** One thing that is to come: when, what waits for it, and all that can be said of it later: ordered, another day, here, not coming. */
 export function ParcelRow({ piece, parcel }: { piece: Piece; parcel: Parcel }) {
@@ -13,6 +15,7 @@ export function ParcelRow({ piece, parcel }: { piece: Piece; parcel: Parcel }) {
   const { save } = useSaving();
   const words = useWords();
   const [asked, setAsked] = useState(false);
+  const [changing, setChanging] = useState(false);
   const change = (fields: Partial<Parcel>, said: string) =>
     void save('pieces', { ...piece, parcels: piece.parcels.map((own) => (own.id === parcel.id ? { ...own, ...fields } : own)) }, said);
   const takeOut = () =>
@@ -46,9 +49,11 @@ export function ParcelRow({ piece, parcel }: { piece: Piece; parcel: Parcel }) {
       <button type="button" className="chip" aria-pressed={parcel.arrived} onClick={() => change({ arrived: !parcel.arrived }, 'Noted.')}>
         {parcel.arrived ? 'arrived' : 'it is here'}
       </button>
+      <ChangeButton what={parcel.name} open={changing} onOpen={setChanging} />
       <button type="button" className="p-2" aria-label={`Take out ${parcel.name}`} onClick={takeOut}>
         <Trash2 size={16} aria-hidden />
       </button>
+      {changing && <ParcelForm piece={piece} was={parcel} onKept={() => setChanging(false)} />}
       {asked && (
         <div className="basis-full">
           <DateField

@@ -1,135 +1,119 @@
-import { type Act, FITTINGS, type Fitting, type Piece, taskSchema } from '#core/facts/index';
+import { type Act, FITTINGS, type Piece, type Task } from '#core/facts/index';
 import type { PieceView } from '#core/plan/index';
 import { actsBySound } from '#core/survey/index';
-import { parseMoney, parseQuantity } from '#core/units/index';
-import { useState } from 'react';
+import { useMemo } from 'react';
 import { newId } from '../../../app/writing/newId.ts';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { useWords } from '../../../app/useWords.ts';
-import { SmallCheck, SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { SmallCheck, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { TypedField } from '../../../views/typed/TypedField.tsx';
+import { useTyped } from '../../../views/typed/useTyped.ts';
 import { usePieceSave } from '../pieceChanges.ts';
 import { momentChoices } from './moments.ts';
 import { READY_TASKS, type ReadyTask } from './readyTasks.ts';
+import { AS_IT_SOUNDS, AS_IT_WAS, freshTask, type TaskAnswers, taskAnswersSchema, typedTask, type TypedTask } from './taskAnswers.ts';
 
-/** A step of one's own: what it is, what it does, how long, and what it comes after and before. */
-export function AddTask({ piece, view }: { piece: Piece; view: PieceView }) {
+/** A step of one's own, new or changed: what it is, what it does, how long, and what it comes after and before. */
+export function TaskForm({ piece, view, was, onKept }: { piece: Piece; view: PieceView; was?: Task; onKept?: () => void }) {
   const { workshop } = usePlan();
-  const words = useWords();
   const save = usePieceSave();
   const parts = piece.parts.filter((part) => part.gone !== true);
-  const [ready, setReady] = useState<ReadyTask>(READY_TASKS[0]);
-  const [typed, setTyped] = useState(() => typedOf(READY_TASKS[0], words.duration));
-  const [partIds, setPartIds] = useState<readonly string[]>(parts.slice(0, 1).map((part) => part.id));
-  const [ties, setTies] = useState({ after: '', before: '' });
-  /** What it does and what it leaves sitting there; empty: as it sounds. */
-  const [does, setDoes] = useState<Act | ''>('');
-  const [fits, setFits] = useState<Fitting | 'nothing' | ''>('');
-  const [problem, setProblem] = useState('');
+  const moments = useMemo(
+    () => ({ after: momentChoices(piece, view.stacks, 'after', was), before: momentChoices(piece, view.stacks, 'before', was) }),
+    [piece, view.stacks, was],
+  );
+  const schema = taskAnswersSchema({ id: was?.id ?? newId(), currency: workshop.currency, moments, was });
+  const fresh = was
+    ? typedTask(was)
+    : freshTask(
+        READY_TASKS[0],
+        parts.slice(0, 1).map(({ id }) => id),
+      );
+  const form = useTyped<TypedTask, TaskAnswers>(schema, fresh);
+  const { typed, put, problem, send } = form;
   const pick = (own: ReadyTask) => {
-    setReady(own);
-    setTyped({ ...typedOf(own, words.duration), buy: typed.buy, price: typed.price });
+    const { name, minutes, alone } = freshTask(own, []);
+    put({ kind: own.kind, name, minutes, alone });
   };
-  /** The next one is another: nothing of this one is taken for it. */
-  const anew = () => {
-    setReady(READY_TASKS[0]);
-    setTyped(typedOf(READY_TASKS[0], words.duration));
-    setPartIds(parts.slice(0, 1).map((part) => part.id));
-    setTies({ after: '', before: '' });
-    setDoes('');
-    setFits('');
-  };
-  const add = async () => {
-    const minutes = parseQuantity(typed.minutes, 'duration', 'min');
-    if (!minutes.ok) return setProblem(`At the bench: ${minutes.mend}`);
-    const alone = typed.alone.trim() ? parseQuantity(typed.alone, 'duration', 'min') : null;
-    if (alone && !alone.ok) return setProblem(`Left alone: ${alone.mend}`);
-    const price = parseMoney(typed.price.trim() || '0', workshop.currency);
-    if (!price.ok) return setProblem(price.mend);
-    const choice = (end: 'after' | 'before') => momentChoices(piece, view.stacks, end).find((own) => own.key === ties[end])?.value;
-    const read = taskSchema.safeParse({
-      id: newId(),
-      kind: ready.kind,
-      name: typed.name,
-      partIds,
-      minutes: minutes.value,
-      ...(alone?.ok && alone.value > 0 ? { aloneMinutes: alone.value } : {}),
-      ...(ready.kind === 'own' ? said(typed.name, does, fits) : {}),
-      ...(choice('after') ? { after: choice('after') } : {}),
-      ...(choice('before') ? { before: choice('before') } : {}),
-    });
-    if (!read.success) return setProblem(read.error.issues[0].message);
-    setProblem('');
-    const parcel = typed.buy.trim()
-      ? [{ id: newId(), name: typed.buy.trim(), price: price.value, arrived: false, holds: { taskId: read.data.id } }]
-      : [];
+  const keep = async ({ task, buy }: TaskAnswers) => {
+    const parcel = buy ? [{ id: newId(), ...buy, arrived: false, holds: { taskId: task.id } }] : [];
+    const others = piece.tasks ?? [];
+    const tasks = was ? others.map((own) => (own.id === task.id ? task : own)) : [...others, task];
     const kept = await save(
-      { ...piece, tasks: [...(piece.tasks ?? []), read.data], parcels: [...piece.parcels, ...parcel] },
-      `${read.data.name} is in the plan.`,
+      { ...piece, tasks, parcels: [...piece.parcels, ...parcel] },
+      was ? `${task.name} is changed.` : `${task.name} is in the plan.`,
     );
-    if (kept) anew();
+    if (kept) onKept?.();
+    return kept;
   };
   const sound = actsBySound(typed.name);
-  const field = (label: string, key: keyof typeof typed, width: string, placeholder = '') => (
-    <SmallField
-      label={label}
-      width={width}
-      value={typed[key]}
-      placeholder={placeholder}
-      onText={(text) => setTyped({ ...typed, [key]: text })}
-    />
-  );
   const tie = (end: 'after' | 'before', none: string) => (
     <SmallSelect
       label={`it comes ${end}`}
       width="!w-56"
-      value={ties[end]}
-      options={[{ value: '', label: none }, ...momentChoices(piece, view.stacks, end).map((own) => ({ value: own.key, label: own.label }))]}
-      onChange={(key) => setTies({ ...ties, [end]: key })}
+      value={typed[end]}
+      options={[{ value: '', label: none }, ...moments[end].map((own) => ({ value: own.key, label: own.label }))]}
+      onChange={(key) => put({ [end]: key })}
     />
   );
+  const asItWas = was ? [{ value: AS_IT_WAS, label: 'as it was' }] : [];
   return (
-    <SmallForm label="Add a step of your own" className="" problem={problem} onSend={() => void add()}>
-      <fieldset className="flex flex-wrap gap-2">
-        <legend className="sr-only">What kind of step</legend>
-        {READY_TASKS.map((own) => (
-          <button key={own.kind} type="button" className="chip !min-h-10" aria-pressed={own.kind === ready.kind} onClick={() => pick(own)}>
-            {own.kind === 'own' ? 'something else' : own.name.toLowerCase()}
-          </button>
-        ))}
-      </fieldset>
+    <SmallForm
+      label={was ? `Change ${was.name}` : 'Add a step of your own'}
+      className="basis-full"
+      problem={problem('partIds')}
+      onSend={() => void send(keep)}
+    >
+      {!was && (
+        <fieldset className="flex flex-wrap gap-2">
+          <legend className="sr-only">What kind of step</legend>
+          {READY_TASKS.map((own) => (
+            <button
+              key={own.kind}
+              type="button"
+              className="chip !min-h-10"
+              aria-pressed={own.kind === typed.kind}
+              onClick={() => pick(own)}
+            >
+              {own.kind === 'own' ? 'something else' : own.name.toLowerCase()}
+            </button>
+          ))}
+        </fieldset>
+      )}
       <div className="mt-3 flex flex-wrap items-end gap-3">
-        {field('called', 'name', '!w-52', 'what it is')}
-        {field('at the bench', 'minutes', '!w-24 font-mono', '10 min')}
-        {field('then left alone', 'alone', '!w-28 font-mono', '12 h')}
-        {ready.kind === 'own' && (
+        <TypedField form={form} of="name" label="called" width="!w-52" placeholder="what it is" />
+        <TypedField form={form} of="minutes" label="at the bench" width="!w-24 font-mono" placeholder="10 min" />
+        <TypedField form={form} of="alone" label="then left alone" width="!w-28 font-mono" placeholder="12 h" />
+        {typed.kind === 'own' && (
           <>
             <SmallSelect
               label="what is done"
               width="!w-52"
-              value={does}
+              value={typed.does}
               options={[
-                { value: '', label: `as it sounds: ${ACT_WORDS[sound.acts[0]]}` },
+                { value: AS_IT_SOUNDS, label: `as it sounds: ${ACT_WORDS[sound.acts[0]]}` },
+                ...asItWas,
                 ...DOABLE.map((act) => ({ value: act, label: ACT_WORDS[act] ?? act })),
               ]}
-              onChange={setDoes}
+              onChange={(does) => put({ does })}
             />
             <SmallSelect
               label="what sits there then"
               width="!w-56"
-              value={fits}
+              value={typed.fits}
               options={[
-                { value: '', label: `as it sounds: ${sound.fits ?? 'nothing'}` },
+                { value: AS_IT_SOUNDS, label: `as it sounds: ${sound.fits ?? 'nothing'}` },
+                ...asItWas,
                 { value: 'nothing', label: 'nothing' },
                 ...FITTINGS.map((own) => ({ value: own, label: own })),
               ]}
-              onChange={setFits}
+              onChange={(fits) => put({ fits })}
             />
           </>
         )}
         {tie('after', 'any time')}
         {tie('before', 'the fit at the end')}
-        {field('to be bought', 'buy', '!w-40', 'clear sheet, 0.3 mm')}
-        {field(`price, ${workshop.currency}`, 'price', '!w-20 font-mono')}
+        {!was && <TypedField form={form} of="buy" label="to be bought" width="!w-40" placeholder="clear sheet, 0.3 mm" />}
+        {!was && <TypedField form={form} of="price" label={`price, ${workshop.currency}`} width="!w-20 font-mono" inputMode="decimal" />}
       </div>
       <fieldset className="mt-3 flex flex-wrap gap-3">
         <legend className="second text-small">on which parts</legend>
@@ -137,27 +121,16 @@ export function AddTask({ piece, view }: { piece: Piece; view: PieceView }) {
           <SmallCheck
             key={part.id}
             label={part.name}
-            checked={partIds.includes(part.id)}
-            onChange={(on) => setPartIds(on ? [...partIds, part.id] : partIds.filter((id) => id !== part.id))}
+            checked={typed.partIds.includes(part.id)}
+            onChange={(on) => put({ partIds: on ? [...typed.partIds, part.id] : typed.partIds.filter((id) => id !== part.id) })}
           />
         ))}
       </fieldset>
       <button type="submit" className="act mt-3 !min-h-10" data-first="true">
-        Put it in the plan
+        {was ? 'Keep it so' : 'Put it in the plan'}
       </button>
     </SmallForm>
   );
-}
-
-function typedOf(ready: ReadyTask, duration: (minutes: number) => string) {
-  return { name: ready.name, minutes: `${ready.minutes} min`, alone: ready.alone ? duration(ready.alone) : '', buy: '', price: '' };
-}
-
-/** What is said of a step: as chosen, else as its name sounds. */
-function said(name: string, does: Act | '', fits: Fitting | 'nothing' | ''): { acts: Act[]; fits?: Fitting } {
-  const sound = actsBySound(name);
-  const sits = fits === '' ? sound.fits : fits === 'nothing' ? undefined : fits;
-  return { acts: does === '' ? [...sound.acts] : [does], ...(sits ? { fits: sits } : {}) };
 }
 
 /** Acts a person may do in a step of their own, as they would say them. */

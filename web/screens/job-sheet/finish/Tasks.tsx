@@ -1,14 +1,16 @@
 import type { Piece, Task } from '#core/facts/index';
 import type { PieceView } from '#core/plan/index';
 import { listed } from '#core/units/index';
+import { useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { FindingCard } from '../../../views/FindingCard.tsx';
+import { ChangeButton } from '../../../views/fields/ChangeButton.tsx';
 import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { Adding } from '../Adding.tsx';
-import { AddTask } from './AddTask.tsx';
 import { usePieceSave } from '../pieceChanges.ts';
 import { keyOfWhen, momentChoices } from './moments.ts';
+import { TaskForm } from './TaskForm.tsx';
 
 type Props = { readonly piece: Piece; readonly view: PieceView };
 
@@ -18,6 +20,7 @@ export function Tasks({ piece, view }: Props) {
   const words = useWords();
   const save = usePieceSave();
   const tasks = piece.tasks ?? [];
+  const [changing, setChanging] = useState<string | null>(null);
   const remove = (task: Task) => void save({ ...piece, tasks: tasks.filter((own) => own !== task) }, 'It is out.');
   return (
     <section className="mt-5" aria-label="Steps of your own">
@@ -46,8 +49,12 @@ export function Tasks({ piece, view }: Props) {
                       .join(' · ')}
                   </span>
                 </span>
-                <RemoveButton what={task.name} onRemove={() => remove(task)} />
+                <span className="flex items-center gap-1">
+                  <ChangeButton what={task.name} open={changing === task.id} onOpen={(open) => setChanging(open ? task.id : null)} />
+                  <RemoveButton what={task.name} onRemove={() => remove(task)} />
+                </span>
               </div>
+              {changing === task.id && <TaskForm piece={piece} view={view} was={task} onKept={() => setChanging(null)} />}
               {findings
                 .filter((own) => own.pieceId === piece.id && own.taskId === task.id)
                 .map((finding) => (
@@ -58,7 +65,7 @@ export function Tasks({ piece, view }: Props) {
         })}
       </ul>
       <Adding label="Add a step">
-        <AddTask piece={piece} view={view} />
+        <TaskForm piece={piece} view={view} />
       </Adding>
     </section>
   );

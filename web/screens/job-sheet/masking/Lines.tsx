@@ -1,6 +1,6 @@
 import { type Curve, curveSchema, type Edge, type Part, type Piece, plain } from '#core/facts/index';
 import { fineLineFor } from '#core/masking/index';
-import { parseQuantity } from '#core/units/index';
+import { parseQuantity, typedNumber } from '#core/units/index';
 import { dividedPart } from '#core/zones/index';
 import { toast } from 'sonner';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
@@ -30,30 +30,33 @@ function Line({ piece, part, edge, names }: { piece: Piece; part: Part; edge: Ed
   const save = usePieceSave();
   const name = (id: string) => names.find((zone) => zone.id === id)?.name ?? '';
   const said = `${name(edge.a)} against ${name(edge.b).toLowerCase()}`;
+  const isSame = (own: Edge) => (own.a === edge.a && own.b === edge.b) || (own.a === edge.b && own.b === edge.a);
+  // What was typed stands as it was typed; what follows from the sizes is said to a tenth of a millimetre.
+  const mm = part.edges.some(isSame) ? edge.mm : Math.round(edge.mm * 10) / 10;
   const change = (fields: Partial<Edge>, done: string) => {
-    const isSame = (own: Edge) => (own.a === edge.a && own.b === edge.b) || (own.a === edge.b && own.b === edge.a);
-    const now = { ...edge, mm: Math.round(edge.mm * 10) / 10, ...fields };
+    const now = { ...edge, mm, ...fields };
     void save(withPart(piece, part.id, { edges: [...part.edges.filter((own) => !isSame(own)), now] }), done);
   };
   const resize = (text: string) => {
     const read = parseQuantity(text, 'length', workshop.units.length);
     if (!read.ok) return void toast.error(`${said}: ${read.mend}`);
-    if (Math.abs(read.value - edge.mm) > 0.05) change({ mm: read.value }, read.value === 0 ? 'They do not meet.' : 'The tape goes by it.');
+    if (typedNumber(read.value) !== typedNumber(mm))
+      change({ mm: read.value }, read.value === 0 ? 'They do not meet.' : 'The tape goes by it.');
   };
   const bend = (text: string) => {
     const read = text.trim() ? parseQuantity(text, 'length', workshop.units.length) : null;
     if (read && (!read.ok || read.value < 0.1)) return void toast.error(`${said}: a radius is at least 0.1 mm.`);
     const radiusMm = read?.ok ? read.value : undefined;
-    if (Math.abs((radiusMm ?? 0) - (edge.radiusMm ?? 0)) > 0.005) change({ radiusMm }, 'The tape is as narrow as it asks for.');
+    if (typedNumber(radiusMm ?? 0) !== typedNumber(edge.radiusMm ?? 0)) change({ radiusMm }, 'The tape is as narrow as it asks for.');
   };
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-1.5">
       <span className="min-w-44 grow">{said}</span>
       <input
-        key={Math.round(edge.mm)}
+        key={mm}
         className="field !min-h-9 !w-24 text-right font-mono"
         aria-label={`Length of ${said}`}
-        defaultValue={words.typedLength(Math.round(edge.mm * 10) / 10)}
+        defaultValue={words.typedLength(mm)}
         onBlur={(event) => resize(event.target.value)}
       />
       <select

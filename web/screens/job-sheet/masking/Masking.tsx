@@ -13,7 +13,7 @@ import type { SectionProps } from '../sectionProps.ts';
 import { ChosenZone } from './ChosenZone.tsx';
 import { Covers } from './Covers.tsx';
 import { DivideZone } from './DivideZone.tsx';
-import { DressingsView } from './DressingsView.tsx';
+import { DressingsView } from './dressings/DressingsView.tsx';
 import { Held } from './Held.tsx';
 import { Lines } from './Lines.tsx';
 import { NoOrder } from './NoOrder.tsx';

@@ -9,6 +9,7 @@ import { Cautions } from '../../../views/Cautions.tsx';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
+import { oldPaintText } from '../../../views/oldPaintText.ts';
 import { Gate } from './Gate.tsx';
 import { Methods } from './Methods.tsx';
 import { SurfaceView } from './SurfaceView.tsx';
@@ -55,8 +56,7 @@ export function Strip({ piece, view }: SectionProps) {
         <div className="flex flex-wrap items-start justify-between gap-3">
           <h2 id="strip" className="!text-title">
             {part.name}: {plain(part.material)}
-            {part.alsoMaterial && ` and ${plain(part.alsoMaterial)}`},{' '}
-            {part.finish === 'bare' ? 'bare' : `old paint ${part.finish === 'unknown' ? 'not known' : part.finish}`}
+            {part.alsoMaterial && ` and ${plain(part.alsoMaterial)}`}, {oldPaintText(part)}
           </h2>
           <PartTabs parts={parts} part={part} choose={(id) => go(shown.key, id)} />
         </div>

@@ -3,6 +3,7 @@ import { plain } from '#core/facts/index';
 import { useSearchParams } from 'react-router';
 import { GuessMark } from '../GuessMark.tsx';
 import type { SectionProps } from '../sectionProps.ts';
+import { AimAndScale } from './AimAndScale.tsx';
 import { Marks } from './walk/Marks.tsx';
 import { PartTree } from './parts/PartTree.tsx';
 import { Pictures } from './walk/Pictures.tsx';
@@ -17,6 +18,8 @@ export function Overview({ piece, view }: SectionProps) {
   const [params, setParams] = useSearchParams();
   const parts = piece.parts.filter((part) => part.gone !== true);
   const part = parts.find((own) => own.id === params.get('part')) ?? parts.find(isPlanned) ?? parts[0];
+  /** Aim and scale may still be said again. */
+  const open = !piece.finished && !piece.board;
   const choose = (id: string) => setParams({ view: 'walk', part: id }, { replace: true });
   return (
     <div className="space-y-4">
@@ -41,15 +44,18 @@ export function Overview({ piece, view }: SectionProps) {
               <Line name="Old paint">
                 {piece.leadExcluded ? 'cleared of lead' : 'may hold lead: wet methods only'} <GuessMark piece={piece} guess="lead" />
               </Line>
-              <Line name="Aim">
-                {plain(piece.aim)}
-                {piece.aim === 'preserve' && <KeptBecause piece={piece} />}
-              </Line>
+              {(!open || piece.aim === 'preserve') && (
+                <Line name="Aim">
+                  {plain(piece.aim)}
+                  {piece.aim === 'preserve' && <KeptBecause piece={piece} />}
+                </Line>
+              )}
               {piece.set && <Line name="Set">{piece.set}</Line>}
               {piece.wishes && <Line name="Wishes">{piece.wishes}</Line>}
               {piece.factory && <Line name="From the factory">{factoryText(piece)}</Line>}
               {(piece.spares?.length ?? 0) > 0 && <Line name="Spares box">{piece.spares?.map((spare) => spare.name).join(', ')}</Line>}
             </dl>
+            {open && <AimAndScale piece={piece} />}
             {view.notes.map((note) => (
               <p key={note} className="mt-2 border-l-4 border-ink pl-3 text-small">
                 {note}

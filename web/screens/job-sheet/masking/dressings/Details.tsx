@@ -1,11 +1,9 @@
 import { shelfCans } from '#core/buying/index';
-import { knownPaint } from '#core/coats/index';
-import { labOf, PALETTE } from '#core/colour/index';
+import { PALETTE } from '#core/colour/index';
 import {
   DETAIL_WAYS,
   type Detail,
   type DetailWay,
-  detailSchema,
   FAMILIES,
   type Facts,
   type Family,
@@ -13,20 +11,22 @@ import {
   type Piece,
   plain,
   type Product,
-  type Sheet,
 } from '#core/facts/index';
 import type { Dressing, LayerView } from '#core/plan/index';
-import { parseNumber } from '#core/units/index';
 import { useState } from 'react';
-import { newId } from '../../../app/writing/newId.ts';
-import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { PaintStrip } from '../../../views/drawn/paint.tsx';
-import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
-import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
-import { usePieceSave, withPart } from '../pieceChanges.ts';
-import { Adding } from '../Adding.tsx';
-import { SitsText, type Spot, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
-import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
+import { newId } from '../../../../app/writing/newId.ts';
+import { usePlan } from '../../../../app/plan/PlanContext.tsx';
+import { PaintStrip } from '../../../../views/drawn/paint.tsx';
+import { ChangeButton } from '../../../../views/fields/ChangeButton.tsx';
+import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
+import { SmallForm, SmallSelect } from '../../../../views/fields/SmallField.tsx';
+import { TypedField } from '../../../../views/typed/TypedField.tsx';
+import { useTyped } from '../../../../views/typed/useTyped.ts';
+import { usePieceSave, withPart } from '../../pieceChanges.ts';
+import { Adding } from '../../Adding.tsx';
+import { detailAnswersSchema, freshDetail, SAME_COLOUR, typedDetail, type TypedDetail } from './detailAnswers.ts';
+import { SitsText, usualSpot, WhenAndWhere } from './WhenAndWhere.tsx';
+import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 const WAY_NAMES: Record<DetailWay, string> = {
   brush: 'by brush',
@@ -49,7 +49,16 @@ type Props = { piece: Piece; part: Part; layers: readonly LayerView[]; dressings
 export function Details({ piece, part, layers, dressings }: Props) {
   const save = usePieceSave();
   const details = part.details ?? [];
-  const keep = (changed: Detail[], said: string) => void save(withPart(piece, part.id, { details: changed }), said);
+  const [changing, setChanging] = useState<string | null>(null);
+  const keep = (changed: Detail[], said: string) => save(withPart(piece, part.id, { details: changed }), said);
+  const change = async (detail: Detail) => {
+    const kept = await keep(
+      details.map((own) => (own.id === detail.id ? detail : own)),
+      `${detail.name} is changed.`,
+    );
+    if (kept) setChanging(null);
+    return kept;
+  };
   return (
     <FoldingSheet title="Picked out by hand">
       {details.length === 0 && <p className="second mt-1">Trim, lettering, washes, worn edges: each is a short step between two layers.</p>}
@@ -61,16 +70,20 @@ export function Details({ piece, part, layers, dressings }: Props) {
             layers={layers}
             dressing={dressings.find((own) => own.id === detail.id)}
             onRemove={() =>
-              keep(
+              void keep(
                 details.filter((own) => own !== detail),
                 'It is out.',
               )
             }
-          />
+            open={changing === detail.id}
+            onOpen={(open) => setChanging(open ? detail.id : null)}
+          >
+            <DetailForm part={part} layers={layers} was={detail} onKeep={change} />
+          </DetailRow>
         ))}
       </ul>
       <Adding label="Add a detail">
-        <AddDetail part={part} layers={layers} onAdd={(detail) => keep([...details, detail], `${detail.name} is a step of its own.`)} />
+        <DetailForm part={part} layers={layers} onKeep={(detail) => keep([...details, detail], `${detail.name} is a step of its own.`)} />
       </Adding>
     </FoldingSheet>
   );
@@ -81,18 +94,25 @@ function DetailRow({
   layers,
   dressing,
   onRemove,
+  open,
+  onOpen,
+  children,
 }: {
   detail: Detail;
   layers: readonly LayerView[];
   dressing: Dressing | undefined;
   onRemove: () => void;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  /** The form it is changed with. */
+  children: React.ReactNode;
 }) {
   const after = layers.find((layer) => layer.layerId === detail.after)?.name;
   const above = layers.find((layer) => layer.layerId === dressing?.above?.layerId)?.name;
   return (
-    <li className="flex items-start gap-3 border-b border-hairline py-2">
+    <li className="flex flex-wrap items-start gap-3 border-b border-hairline py-2">
       <PaintStrip lab={detail.lab} className="mt-1 h-6 w-[10px]" />
-      <span className="grow">
+      <span className="min-w-0 flex-1">
         <span className="font-[650] text-ink">
           {detail.name}
           {detail.count > 1 ? ` × ${detail.count}` : ''}
@@ -103,119 +123,87 @@ function DetailRow({
         {dressing && <SitsText {...dressing.below} />}
         {dressing?.above && <SitsText {...dressing.above} because={`${above ?? 'What comes over it'}: ${dressing.above.because}`} />}
       </span>
+      <ChangeButton what={detail.name} open={open} onOpen={onOpen} />
       <RemoveButton what={detail.name} onRemove={onRemove} />
+      {open && children}
     </li>
   );
 }
 
-const USUAL_FAMILY: Family = 'alcohol-acrylic';
-const USUAL_HEX = PALETTE[12].hex;
+type FormProps = { part: Part; layers: readonly LayerView[]; was?: Detail; onKeep: (detail: Detail) => Promise<boolean> };
 
-function AddDetail({ part, layers, onAdd }: { part: Part; layers: readonly LayerView[]; onAdd: (detail: Detail) => void }) {
-  const [typed, setTyped] = useState({ name: '', count: '1', minutes: '' });
-  const [way, setWay] = useState<DetailWay>('brush');
-  const [family, setFamily] = useState<Family>(USUAL_FAMILY);
-  const [hex, setHex] = useState<string>(USUAL_HEX);
-  const [spot, setSpot] = useState<Spot>(() => usualSpot(part, layers));
-  const [productId, setProductId] = useState('');
-  const [problem, setProblem] = useState('');
+function DetailForm({ part, layers, was, onKeep }: FormProps) {
   const { facts } = usePlan();
-  const own = paintsForDetails(facts);
-  const paint = own.find(({ product }) => product.id === productId);
-  const add = () => {
-    const read = detailSchema.safeParse({
-      id: newId(),
-      name: typed.name,
-      count: Number(typed.count),
-      way,
-      family: paint?.sheet.family ?? family,
-      lab: paint ? knownPaint(paint.product, facts).lab : labOf(hex),
-      ...(paint ? { productId: paint.product.id } : {}),
-      ...spot,
-      ...(typed.minutes.trim() ? { minutesEach: parseNumber(typed.minutes) ?? Number.NaN } : {}),
-    });
-    if (!read.success) return setProblem(read.error.issues[0].message);
-    setProblem('');
-    // The next one is another: nothing of this one is taken for it.
-    setTyped({ name: '', count: '1', minutes: '' });
-    setWay('brush');
-    setFamily(USUAL_FAMILY);
-    setHex(USUAL_HEX);
-    setProductId('');
-    setSpot(usualSpot(part, layers));
-    onAdd(read.data);
-  };
+  const form = useTyped<TypedDetail, Detail>(
+    detailAnswersSchema(facts, was?.id ?? newId(), was),
+    was ? typedDetail(was) : freshDetail(usualSpot(part, layers)),
+  );
+  const { typed, put, send } = form;
+  const own = paintsForDetails(facts, was?.productId);
   return (
-    <SmallForm label="Add a detail" problem={problem} onSend={add}>
-      <SmallField
-        label="what is picked out"
-        width="!w-56"
-        value={typed.name}
-        placeholder="window frames, silver"
-        onText={(name) => setTyped({ ...typed, name })}
-      />
-      <SmallField
-        label="how many"
-        width="!w-16 font-mono"
-        inputMode="numeric"
-        value={typed.count}
-        onText={(count) => setTyped({ ...typed, count })}
-      />
-      <SmallField
-        label="min each"
-        width="!w-20 font-mono"
-        inputMode="decimal"
-        value={typed.minutes}
-        placeholder="usual"
-        onText={(minutes) => setTyped({ ...typed, minutes })}
-      />
+    <SmallForm
+      label={was ? `Change ${was.name}` : 'Add a detail'}
+      className="flex basis-full flex-wrap items-end gap-3"
+      onSend={() => void send(onKeep)}
+    >
+      <TypedField form={form} of="name" label="what is picked out" width="!w-56" placeholder="window frames, silver" />
+      <TypedField form={form} of="count" label="how many" width="!w-16 font-mono" inputMode="numeric" />
+      <TypedField form={form} of="minutes" label="min each" width="!w-20 font-mono" inputMode="decimal" placeholder="usual" />
       <SmallSelect
         label="how"
         width="!w-40"
-        value={way}
+        value={typed.way}
         options={DETAIL_WAYS.map((value) => ({ value, label: WAY_NAMES[value] }))}
-        onChange={setWay}
+        onChange={(way) => put({ way })}
       />
       {own.length > 0 && (
         <SmallSelect
           label="from the shelf"
           width="!w-52"
-          value={productId}
-          options={[{ value: '', label: 'another paint' }, ...own.map(({ product }) => ({ value: product.id, label: product.name }))]}
-          onChange={setProductId}
+          value={typed.productId}
+          options={[{ value: '', label: 'another paint' }, ...own.map(({ id, name }) => ({ value: id, label: name }))]}
+          onChange={(productId) => put({ productId })}
         />
       )}
-      {!paint && (
+      {typed.productId === '' && (
         <>
           <SmallSelect
             label="paint"
             width="!w-48"
-            value={family}
-            options={BRUSHED.map((value) => ({ value, label: plain(value) }))}
-            onChange={setFamily}
+            value={typed.family}
+            options={familiesWith(typed.family).map((value) => ({ value, label: plain(value) }))}
+            onChange={(family) => put({ family })}
           />
           <SmallSelect
             label="colour"
             width="!w-32"
-            value={hex}
-            options={PALETTE.map((own) => ({ value: own.hex, label: own.name }))}
-            onChange={setHex}
+            value={typed.colour}
+            options={[
+              ...PALETTE.map(({ hex, name }) => ({ value: hex, label: name })),
+              ...(typed.colour === SAME_COLOUR ? [{ value: SAME_COLOUR, label: SAME_COLOUR }] : []),
+            ]}
+            onChange={(colour) => put({ colour })}
           />
         </>
       )}
-      <WhenAndWhere part={part} layers={layers} spot={spot} onChange={setSpot} />
+      <WhenAndWhere part={part} layers={layers} spot={typed} onChange={({ zoneId, after }) => put({ zoneId, after })} />
       <button type="submit" className="act !min-h-10">
-        Add it
+        {was ? 'Keep it so' : 'Add it'}
       </button>
     </SmallForm>
   );
 }
 
-/** Colours of the shelf that a brush can take, mixes among them. */
-function paintsForDetails(facts: Facts): { product: Product; sheet: Sheet }[] {
-  return facts.products.flatMap((product) => {
+function familiesWith(now: Family): readonly Family[] {
+  return BRUSHED.includes(now) ? BRUSHED : [...BRUSHED, now];
+}
+
+/** Colours of the shelf that a brush can take, mixes among them, and the one that was said already. */
+function paintsForDetails(facts: Facts, said: string | undefined): readonly Product[] {
+  return facts.products.filter((product) => {
     const sheet = facts.sheets.find((one) => one.id === product.sheetId);
     const brushed = sheet && sheet.hand !== 'aerosol' && (sheet.role === 'colour' || sheet.role === 'metallic');
-    return brushed && shelfCans(facts).some((can) => can.productId === product.id && can.leftMl > 0) ? [{ product, sheet }] : [];
+    const there = shelfCans(facts).some((can) => can.productId === product.id && can.leftMl > 0);
+    return product.id === said || (brushed && there);
   });
 }

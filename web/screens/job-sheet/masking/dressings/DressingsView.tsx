@@ -1,6 +1,6 @@
 import type { Part } from '#core/facts/index';
 import type { ReactNode } from 'react';
-import type { SectionProps } from '../sectionProps.ts';
+import type { SectionProps } from '../../sectionProps.ts';
 import { Decals } from './Decals.tsx';
 import { Details } from './Details.tsx';
 

@@ -1,6 +1,6 @@
 import { type Part, standingZones } from '#core/facts/index';
 import type { LayerView } from '#core/plan/index';
-import { SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { SmallSelect } from '../../../../views/fields/SmallField.tsx';
 
 /** On which zone, and after which layer: what a detail and a decal have in common. */
 

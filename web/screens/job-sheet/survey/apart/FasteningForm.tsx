@@ -4,9 +4,8 @@ import { useMemo } from 'react';
 import { useForm, type UseFormRegisterReturn } from 'react-hook-form';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../../app/writing/newId.ts';
-import { useWords } from '../../../../app/useWords.ts';
 import { Chips } from '../../../../views/fields/Chips.tsx';
-import { fasteningAnswersSchema, HEADS, type TypedFastening } from './fasteningAnswers.ts';
+import { fasteningAnswersSchema, HEADS, typedFastening, type TypedFastening } from './fasteningAnswers.ts';
 import { TextField } from '../../../../views/fields/TextField.tsx';
 
 /** A fastening noted for the first time, or changed. */
@@ -22,23 +21,10 @@ export function FasteningForm({
   onCancel: () => void;
 }) {
   const { workshop } = usePlan();
-  const words = useWords();
   const schema = useMemo(() => fasteningAnswersSchema(workshop.units.length, was?.id ?? newId()), [workshop.units.length, was?.id]);
   const { register, handleSubmit, setValue, watch, formState } = useForm<TypedFastening, unknown, Fastening>({
     resolver: zodResolver(schema),
-    defaultValues: {
-      kind: was?.kind ?? 'screw',
-      count: String(was?.count ?? 2),
-      a: was?.a ?? piece.parts[0].id,
-      b: was ? (was.b ?? '') : (piece.parts[1]?.id ?? ''),
-      behind: was?.behind ?? '',
-      note: was?.note ?? '',
-      heads: was?.heads,
-      across: was?.post ? words.typedLength(was.post.acrossMm) : '',
-      deep: was?.post ? words.typedLength(was.post.deepMm) : '',
-      thread: was?.post?.thread ?? 'M2',
-      gap: was?.gapUm === undefined ? '' : String(was.gapUm),
-    },
+    defaultValues: typedFastening(was, piece, workshop.units.length),
   });
   const { kind, heads, thread } = watch();
   const { errors } = formState;

@@ -1,6 +1,7 @@
-import { type Fastening, fasteningSchema, threadSchema } from '#core/facts/index';
-import { parseNumber, parseQuantity } from '#core/units/index';
+import { type Fastening, fasteningSchema, type Piece, threadSchema } from '#core/facts/index';
+import { parseNumber, parseQuantity, typedNumber, typedQuantity } from '#core/units/index';
 import { z } from 'zod';
+import { readFact, refuse } from '../../../../views/typed/readFact.ts';
 
 export const HEADS = ['repaint', 'replace', 'leave'] as const;
 
@@ -21,35 +22,52 @@ export function fasteningAnswersSchema(lengthUnit: string, id: string) {
       gap: z.string(),
     })
     .transform((typed, context): Fastening => {
-      const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
       const size = (path: 'across' | 'deep') => {
         const read = parseQuantity(typed[path], 'length', lengthUnit);
         if (read.ok) return read.value;
-        refuse(path, path === 'across' ? 'Type the post’s diameter, such as 4.2 mm.' : 'Type how deep the post is, such as 8 mm.');
+        refuse(context, path, path === 'across' ? 'Type the post’s diameter, such as 4.2 mm.' : 'Type how deep the post is, such as 8 mm.');
         return Number.NaN;
       };
       const drilled = typed.kind === 'rivet' && (typed.across.trim() !== '' || typed.deep.trim() !== '');
       const post = drilled ? { acrossMm: size('across'), deepMm: size('deep'), thread: typed.thread } : undefined;
-      if (context.issues.length > 0) return z.NEVER;
       const { kind, a, b, behind, note, heads, gap } = typed;
-      const read = fasteningSchema.safeParse({
-        id,
-        kind,
-        a,
-        count: Number(typed.count),
-        note,
-        ...(b && b !== a ? { b } : {}),
-        ...(behind && behind !== a && behind !== b ? { behind } : {}),
-        ...(heads ? { heads } : {}),
-        ...(post ? { post } : {}),
-        ...(gap.trim() ? { gapUm: parseNumber(gap) ?? Number.NaN } : {}),
-      });
-      if (read.success) return read.data;
-      for (const issue of read.error.issues) refuse(FIELD_OF[issue.path.join('.')] ?? String(issue.path[0]), issue.message);
-      return z.NEVER;
+      return readFact(
+        fasteningSchema,
+        {
+          id,
+          kind,
+          a,
+          count: Number(typed.count),
+          note,
+          ...(b && b !== a ? { b } : {}),
+          ...(behind && behind !== a && behind !== b ? { behind } : {}),
+          ...(heads ? { heads } : {}),
+          ...(post ? { post } : {}),
+          ...(gap.trim() ? { gapUm: parseNumber(gap) ?? Number.NaN } : {}),
+        },
+        context,
+        FIELD_OF,
+      );
     });
 }
 
 /** Where a fact's field is typed. */
 const FIELD_OF: Readonly<Record<string, string>> = { 'post.acrossMm': 'across', 'post.deepMm': 'deep', gapUm: 'gap' };
 export type TypedFastening = z.input<ReturnType<typeof fasteningAnswersSchema>>;
+
+/** A fastening that was noted as it was typed; a new one as it usually is. */
+export function typedFastening(was: Fastening | undefined, { parts }: Pick<Piece, 'parts'>, lengthUnit: 'mm' | 'in'): TypedFastening {
+  return {
+    kind: was?.kind ?? 'screw',
+    count: String(was?.count ?? 2),
+    a: was?.a ?? parts[0].id,
+    b: was ? (was.b ?? '') : (parts[1]?.id ?? ''),
+    behind: was?.behind ?? '',
+    note: was?.note ?? '',
+    heads: was?.heads,
+    across: was?.post ? typedQuantity(was.post.acrossMm, lengthUnit) : '',
+    deep: was?.post ? typedQuantity(was.post.deepMm, lengthUnit) : '',
+    thread: was?.post?.thread ?? 'M2',
+    gap: was?.gapUm === undefined ? '' : typedNumber(was.gapUm),
+  };
+}

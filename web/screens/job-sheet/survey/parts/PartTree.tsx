@@ -2,6 +2,7 @@ import { counted } from '#core/units/index';
 import { type Part, type Piece, plain } from '#core/facts/index';
 import { unplannedBecause } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
+import { oldPaintText } from '../../../../views/oldPaintText.ts';
 import { GuessMark } from '../../GuessMark.tsx';
 
 type Node = { readonly part: Part; readonly depth: number };
@@ -47,7 +48,7 @@ function underText(part: Part): string {
   const marks = part.marks?.length ?? 0;
   return [
     part.alsoMaterial ? `${plain(part.material)} and ${plain(part.alsoMaterial)}` : plain(part.material),
-    part.maskedInPlace ? 'masked in place' : (bare ?? (part.finish === 'unknown' ? 'old paint not known' : `old paint ${part.finish}`)),
+    part.maskedInPlace ? 'masked in place' : (bare ?? oldPaintText(part)),
     ...(marks > 0 ? [`${counted(marks, 'mark')}`] : []),
   ].join(', ');
 }
