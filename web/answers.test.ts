@@ -1,13 +1,20 @@
 import { newWorkshop } from '#core/buying/index';
 import { EMPTY_FACTS, type Facts, sheetSchema } from '#core/facts/index';
-import { shelf } from '#core/invented/index';
+import { part, shelf } from '#core/invented/index';
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
+import { offerAnswersSchema } from './screens/buying/prices/offerAnswers.ts';
+import { freshTask, taskAnswersSchema } from './screens/job-sheet/finish/taskAnswers.ts';
+import { READY_TASKS } from './screens/job-sheet/finish/readyTasks.ts';
+import { DIVISION_WAYS, readNumbers } from './screens/job-sheet/masking/divisions.ts';
+import { decalAnswersSchema, freshDecal } from './screens/job-sheet/masking/dressings/decalAnswers.ts';
+import { detailAnswersSchema, freshDetail } from './screens/job-sheet/masking/dressings/detailAnswers.ts';
+import { placeSchema } from './screens/workshop/placeAnswers.ts';
 import { FRESH_PARCEL, parcelAnswersSchema } from './screens/job-sheet/dates/parcelAnswers.ts';
 import { fasteningAnswersSchema, type TypedFastening } from './screens/job-sheet/survey/apart/fasteningAnswers.ts';
 import { quickAnswersSchema, type TypedAnswers } from './screens/pieces/quickAnswers.ts';
 import { canAnswersSchema, canFacts, type TypedCan } from './screens/shelf/canAnswers.ts';
-import { ratioAnswersSchema, ratioText } from './screens/shelf/ratioAnswers.ts';
+import { ratioAnswersSchema, ratioText, typedMix } from './screens/shelf/ratioAnswers.ts';
 import { stockAnswersSchema } from './screens/shelf/stockAnswers.ts';
 import { readingAnswersSchema } from './screens/workshop/air/readingAnswers.ts';
 
@@ -176,7 +183,8 @@ describe('ratios of a label', () => {
     [1 / 12, '12:1'],
     [1, '1:1'],
     [0.3, '30 %'],
-    [1.5, '150 %'],
+    [1.5, '1:1.5'],
+    [3, '1:3'],
     [0, '0 %'],
     [undefined, ''],
   ])('writes %s as %s, and reads it back', (parts, text) => {
@@ -287,4 +295,57 @@ describe('a reading of the air', () => {
     });
     expect(schema.parse(typed())).not.toHaveProperty('surfaceC');
   });
+});
+
+/** Every field that is refused, whatever else is. */
+const refused = (schema: z.ZodType, typed: unknown) => [
+  ...new Set((schema.safeParse(typed).error?.issues ?? []).map(({ path }) => String(path[0]))),
+];
+
+describe('a form says all it lacks at once', () => {
+  it('of a price', () => {
+    const paint = offerAnswersSchema(undefined, 'mL', 'EUR');
+    expect(refused(paint, { pack: '', price: 'dear', stock: '1,5' })).toEqual(['pack', 'price', 'stock']);
+    expect(refused(paint, { pack: '40 g', price: '7.20', stock: '' })).toEqual(['pack']);
+    expect(paint.parse({ pack: '0.4 l', price: '7,20', stock: '3' })).toEqual({ amount: 400, price: 720, stock: 3 });
+    const tape = offerAnswersSchema({ kind: 'supply', supply: 'tape', spec: '3 mm', unit: 'm' }, 'mL', 'EUR');
+    expect(tape.parse({ pack: '33', price: '4', stock: '' })).toEqual({ amount: 33, price: 400 });
+    const part = offerAnswersSchema({ kind: 'parcel', pieceId: 'p', parcelId: 'q' }, 'mL', 'EUR');
+    expect(part.parse({ pack: '', price: '4', stock: '' })).toEqual({ amount: 1, price: 400 });
+  });
+  it('of places where films dry', () => {
+    const schema = placeSchema('mm');
+    expect(refused(schema, { count: '1.5', long: '9 m', weight: 'light' })).toEqual(['count', 'long', 'weight']);
+    expect(schema.parse({ count: '4', long: '33.3', weight: '1 kg' })).toEqual({ count: 4, longMm: 33.3, grams: 1000 });
+  });
+  it('of a division', () => {
+    const fields = DIVISION_WAYS.find(({ how }) => how === 'panel')?.fields ?? [];
+    const told = readNumbers(fields, { longMm: 'long', shortMm: '3,3', count: 'two' }, 'mm');
+    expect(told).toEqual({ problems: { longMm: expect.stringContaining('Type a number'), count: expect.stringContaining('how many') } });
+    expect(readNumbers(fields, { longMm: '8.25', shortMm: '3,3', count: '2' }, 'mm')).toEqual({
+      numbers: { longMm: 8.25, shortMm: 3.3, count: 2 },
+    });
+  });
+  it('of a step of one’s own, a decal and a detail', () => {
+    const step = taskAnswersSchema({ id: 't', currency: 'EUR', moments: { after: [], before: [] } });
+    const typed = { ...freshTask(READY_TASKS[0], []), name: ' ', minutes: 'ten', price: '4' };
+    expect(refused(step, typed).sort()).toEqual(['buy', 'minutes', 'name', 'partIds']);
+    const spot = { zoneId: 'z', after: null };
+    expect(refused(decalAnswersSchema(part(), 'mm', 'd'), { ...freshDecal(spot), long: 'wide' }).sort()).toEqual(['long', 'name', 'short']);
+    expect(refused(detailAnswersSchema(facts, 'd'), { ...freshDetail(spot), count: '0', minutes: 'few' }).sort()).toEqual([
+      'count',
+      'minutes',
+      'name',
+    ]);
+  });
+});
+
+describe('a mix as the label says it', () => {
+  it.each([
+    ['12:1', true, { hardener: '12:1' }],
+    ['12:1', false, { usual: '12:1' }],
+    ['12:1:1', true, { hardener: '12:1', usual: '12:1' }],
+    ['4:1:2', false, { hardener: '4:1', usual: '2:1' }],
+  ])('%s, of two parts: %s', (mix, twoPart, typed) => expect(typedMix(mix, twoPart)).toEqual(typed));
+  it('is refused in words', () => expect(typedMix('thin', true)).toBeNull());
 });

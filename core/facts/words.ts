@@ -139,6 +139,11 @@ export function materialText(material: Material): string {
   return material === 'unknown' ? 'unknown material' : plain(material);
 }
 
+/** What a part is made of, where it is of two materials both. */
+export function madeOfText({ material, alsoMaterial }: { readonly material: Material; readonly alsoMaterial?: Material }): string {
+  return alsoMaterial ? `${materialText(material)} and ${materialText(alsoMaterial)}` : materialText(material);
+}
+
 /** What a paint is used as; a clear is no clear plastic. */
 export function roleText(role: Role): string {
   return role === 'clear' ? 'clear' : plain(role);

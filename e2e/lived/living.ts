@@ -283,16 +283,23 @@ export async function liveToEnd(
       await server.restart();
       continue;
     }
+    const before = await eventsThere(server);
     const asked = here.page.getByRole('button', { name: ANSWERS });
     await ((await asked.count()) > 0 ? asked.first() : here.page.getByRole('button', { name: /^Done/ })).click();
     const logged = here.page.getByText(/^Logged: /).first();
     const early = here.page.getByText(/^Not yet\. /).first();
     await logged.or(early).first().waitFor();
     if (await early.isVisible()) throw new Error(`“${title}” at its planned time: ${await early.textContent()}`);
+    // The page is a person’s own: shut at once it would take with it what it has not sent.
+    await expect.poll(() => eventsThere(server)).toBeGreaterThan(before);
     done.push({ title, at: new Date(momentMs()).toISOString().slice(0, 16) });
     await here.context.close();
   }
   throw new Error(`It never ended: ${done.map(({ title }) => title).join(' / ')}`);
+}
+
+async function eventsThere(server: Running): Promise<number> {
+  return (await (await fetch(`${server.url}/api/workshop`)).json()).facts.events.length;
 }
 
 /** Closes a piece on Finish and fit. */

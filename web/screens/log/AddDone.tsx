@@ -6,6 +6,7 @@ import { nowMinute, usePlan } from '../../app/plan/PlanContext.tsx';
 import { logEvents } from '../../app/writing/logging.ts';
 import { newId } from '../../app/writing/newId.ts';
 import { MomentField } from '../../views/fields/MomentField.tsx';
+import { FormProblem } from '../../views/fields/SmallField.tsx';
 import { TookField } from '../../views/fields/TookField.tsx';
 import { usePieceSave } from '../job-sheet/pieceChanges.ts';
 import { LiesBelow, layerKey } from './LiesBelow.tsx';
@@ -18,6 +19,8 @@ export function AddDone({ piece }: { piece: Piece }) {
   const [stepId, setStepId] = useState('');
   const [at, setAt] = useState<number | null>(null);
   const [took, setTook] = useState('');
+  /** Pressed with something missing. */
+  const [tried, setTried] = useState(false);
   const [absent, setAbsent] = useState<ReadonlySet<string>>(new Set());
   const savePiece = usePieceSave();
   const read = readMinutes(took);
@@ -30,7 +33,9 @@ export function AddDone({ piece }: { piece: Piece }) {
   const why = events
     .flatMap((event) => (event.kind === 'done' ? [whenRefused(event, at ?? Number.NaN, piece, facts.events, nowMinute())] : []))
     .find((text) => text !== null);
+  const lacks = [...(step ? [] : ['Choose the step.']), ...(at === null ? ['Say when it was done.'] : [])].join(' ');
   const add = async () => {
+    setTried(true);
     if (!step || at === null || why || read.problem) return;
     const never = below.filter((layer) => absent.has(layerKey(layer)));
     if (never.length > 0 && !(await savePiece(withoutLayers(piece, never)))) return;
@@ -41,6 +46,7 @@ export function AddDone({ piece }: { piece: Piece }) {
     setTook('');
     setAt(null);
     setAbsent(new Set());
+    setTried(false);
   };
   if (steps.length === 0) return null;
   if (!open) {
@@ -76,14 +82,9 @@ export function AddDone({ piece }: { piece: Piece }) {
         <LiesBelow piece={piece} layers={below.filter(({ same }) => !same)} absent={absent} onAbsent={setAbsent} />
       )}
       <TookField typed={took} onTyped={setTook} problem={read.problem} />
+      <FormProblem text={tried ? lacks : ''} />
       <span className="flex gap-2 sm:mt-7">
-        <button
-          type="button"
-          className="act !min-h-10"
-          data-first="true"
-          disabled={!step || at === null || Boolean(why) || read.problem !== ''}
-          onClick={() => void add()}
-        >
+        <button type="button" className="act !min-h-10" data-first="true" onClick={() => void add()}>
           Add it
         </button>
         <button type="button" className="act !min-h-10" onClick={() => setOpen(false)}>

@@ -1,9 +1,10 @@
-import { type Part, type Piece, plain } from '#core/facts/index';
+import { madeOfText, type Part, type Piece } from '#core/facts/index';
 import { type Preparation, preparationOf, type PlannedStep } from '#core/plan/index';
 import { unplannedBecause, cautionsFor, DEFER } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
 import { useMemo } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
+import { oldPaintText } from '../../views/oldPaintText.ts';
 import { useWords } from '../../app/useWords.ts';
 
 /** One part on one sheet: what it is, each step with a place for the time, the gate, and the cautions. */
@@ -23,7 +24,7 @@ export function JobCard({ piece, part }: { piece: Piece; part: Part }) {
         <span className="figure">{part.pegs.length > 0 ? `peg ${part.pegs.join(', ')}` : ''}</span>
       </header>
       <p className="mt-2">
-        {plain(part.material)}, old paint {part.finish}, {Math.round(partAreaCm2(part))} cm².{' '}
+        {madeOfText(part)}, {oldPaintText(part)}, {Math.round(partAreaCm2(part))} cm².{' '}
         {piece.leadExcluded ? 'Cleared of lead.' : 'May hold lead: wet methods only.'}
       </p>
       {refused ? (

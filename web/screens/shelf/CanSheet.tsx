@@ -10,6 +10,7 @@ import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { KeptDate } from '../../views/fields/KeptDate.tsx';
 import { Sheet } from '../../views/Sheet.tsx';
+import { OneLine } from '../../views/typed/OneLine.tsx';
 import { SmallField, SmallSelect } from '../../views/fields/SmallField.tsx';
 import { WeighCan } from './WeighCan.tsx';
 
@@ -116,7 +117,6 @@ function UsedOn({ product }: { product: Product }) {
 function PromiseNotKept({ product }: { product: Product }) {
   const { facts } = usePlan();
   const { save } = useSaving();
-  const [typed, setTyped] = useState('');
   const said = letDowns(product.id, facts);
   const { code: _code, ...rest } = product;
   return (
@@ -125,27 +125,19 @@ function PromiseNotKept({ product }: { product: Product }) {
       {said.map((text) => (
         <p key={text}>Promised and not kept: {text}</p>
       ))}
-      <form
-        className="mt-1 flex flex-wrap items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const text = typed.trim().slice(0, 200);
-          if (text === '') return;
-          void logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'let-down', productId: product.id, text }]);
-          setTyped('');
-        }}
-      >
-        <SmallField
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <OneLine
           label="What it promised and did not hold"
+          button="Note it"
+          lacks="Say what it promised, and what came of it."
           width="!w-72"
-          maxLength={200}
           placeholder="dry to tape after 1 h: marked at 3 h"
-          value={typed}
-          onText={setTyped}
+          most={200}
+          onKeep={async (text) => {
+            await logEvents([{ id: newId(), at: toIso(nowMinute()), kind: 'let-down', productId: product.id, text }]);
+            return true;
+          }}
         />
-        <button type="submit" className="act !min-h-10" disabled={typed.trim() === ''}>
-          Note it
-        </button>
         <SmallField
           key={product.code ?? ''}
           label="Its code"
@@ -158,7 +150,7 @@ function PromiseNotKept({ product }: { product: Product }) {
             if (code !== (product.code ?? '')) void save('products', code ? { ...rest, code } : rest, 'Noted.');
           }}
         />
-      </form>
+      </div>
     </section>
   );
 }

@@ -1,11 +1,10 @@
 import { isTwoPart } from '#core/drying/index';
 import type { Sheet } from '#core/facts/index';
-import { parseMix } from '#core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { ratioAnswersSchema, ratioText, type SaidRatios, typedRatios } from './ratioAnswers.ts';
+import { ratioAnswersSchema, type SaidRatios, typedMix, typedRatios } from './ratioAnswers.ts';
 import { TextField } from '../../views/fields/TextField.tsx';
 import type { KeepSheet } from './keepSheet.ts';
 
@@ -24,13 +23,11 @@ export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
     void onKeep({ ...sheet, label: { ...rest, ...said } }, 'Mixes are reckoned by it.');
   });
   const spread = () => {
-    const mixed = parseMix(mix);
+    const mixed = typedMix(mix, hardener !== undefined || isTwoPart(sheet.family));
     setMixProblem(mixed ? '' : 'A mix reads 4:1 or, with hardener, 12:1:1: paint, hardener, reducer.');
     if (!mixed) return;
-    // Of two parts alone the second is the hardener, where the paint has one.
-    const hardens = mixed.hardener === null && (hardener !== undefined || isTwoPart(sheet.family));
-    if (!hardens) setValue('usual', ratioText(mixed.reducer));
-    if (mixed.hardener !== null || hardens) setValue('hardener', ratioText(mixed.hardener ?? mixed.reducer));
+    if (mixed.usual !== undefined) setValue('usual', mixed.usual);
+    if (mixed.hardener !== undefined) setValue('hardener', mixed.hardener);
     setMix('');
   };
   return (
@@ -47,7 +44,7 @@ export function LabelRatios({ sheet, onKeep }: { sheet: Sheet; onKeep: KeepSheet
             onChange={(event) => setMix(event.target.value)}
           />
         </span>
-        <button type="button" className="act !min-h-10 !px-2" disabled={mix.trim() === ''} onClick={spread}>
+        <button type="button" className="act !min-h-10 !px-2" onClick={spread}>
           Take it
         </button>
       </div>

@@ -1,10 +1,11 @@
 import type { Label } from '#core/facts/index';
-import { parseNumber, parseRatio, typedNumber } from '#core/units/index';
+import { parseMix, parseNumber, parseRatio, typedNumber } from '#core/units/index';
 import { z } from 'zod';
 
-/** "4:1" or "7.5:1" where it is so many parts of paint to one, else the share in percent, to the last place that was typed. */
+/** "4:1" or "1:3" where it is so many parts to one, else the share in percent, to the last place that was typed. */
 export function ratioText(parts: number | undefined): string {
   if (parts === undefined) return '';
+  if (parts > 1) return `1:${typedNumber(parts)}`;
   const paint = parts > 0 ? 1 / parts : 0;
   const tenths = Math.round(paint * 10) / 10;
   return paint >= 1 && Math.abs(paint - tenths) < 1e-6 ? `${tenths}:1` : `${Number((parts * 100).toFixed(4))} %`;
@@ -21,6 +22,17 @@ export function typedRatios({ thinning, hardener }: SaidRatios): z.input<typeof 
     hardener: ratioText(hardener?.parts),
     gloss: hardener?.glossAtMost === undefined ? '' : typedNumber(hardener.glossAtMost),
   };
+}
+
+/**
+ * A mix as the label says it, into the fields it belongs to; null where it is none. Of two parts alone the second is the hardener
+ * where the paint has one, else the reducer.
+ */
+export function typedMix(mix: string, twoPart: boolean): { readonly hardener?: string; readonly usual?: string } | null {
+  const read = parseMix(mix);
+  if (!read) return null;
+  if (read.hardener !== null) return { hardener: ratioText(read.hardener), usual: ratioText(read.reducer) };
+  return twoPart ? { hardener: ratioText(read.reducer) } : { usual: ratioText(read.reducer) };
 }
 
 /** Ratios as people say them, read into the label; each refusal at its field. */

@@ -1,11 +1,12 @@
-import type { Workshop } from '#core/facts/index';
-import { counted, parseQuantity, typedNumber, weightText } from '#core/units/index';
-import { useState } from 'react';
+import { counted, typedNumber, weightText } from '#core/units/index';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
 import { RemoveButton } from '../../views/fields/RemoveButton.tsx';
-import { SmallField, SmallForm } from '../../views/fields/SmallField.tsx';
+import { SmallForm } from '../../views/fields/SmallField.tsx';
+import { TypedField } from '../../views/typed/TypedField.tsx';
+import { useTyped } from '../../views/typed/useTyped.ts';
+import { type DryingPlace, FRESH_PLACE, placeSchema } from './placeAnswers.ts';
 import { Sizes } from './Sizes.tsx';
 import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
@@ -30,39 +31,21 @@ export function Room() {
   );
 }
 
-type Places = NonNullable<Workshop['dryingPlaces']>;
-
 /** Kinds of places where films dry, each with how many it takes and how long they may be. */
 function DryingPlaces() {
   const { workshop } = usePlan();
   const { save } = useSaving();
   const words = useWords();
-  const [typed, setTyped] = useState({ count: '', long: '', weight: '' });
-  const [problem, setProblem] = useState('');
+  const form = useTyped<typeof FRESH_PLACE, DryingPlace>(placeSchema(workshop.units.length), FRESH_PLACE);
   const places = workshop.dryingPlaces ?? [];
-  const keep = (next: Places, said: string) =>
-    void save('workshop', { ...workshop, dryingPlaces: next.length > 0 ? next : undefined }, said);
-  const withoutPlace = (gone: Places[number] | undefined) => places.filter((own) => own !== gone);
-  const add = () => {
-    const count = Number(typed.count);
-    const long = parseQuantity(typed.long, 'length', workshop.units.length);
-    const weight = typed.weight.trim() === '' ? null : parseQuantity(typed.weight, 'mass', 'g');
-    if (!Number.isInteger(count) || count < 1 || count > 500) return setProblem('Count the places: a whole number from 1 to 500.');
-    if (!long.ok || long.value < 5 || long.value > 5000)
-      return setProblem(long.ok ? 'A place takes parts of 5 mm to 5 m. Check the unit.' : long.mend);
-    if (weight && (!weight.ok || weight.value < 1 || weight.value > 500_000))
-      return setProblem(weight.ok ? 'A place carries 1 g to 500 kg. Check the unit.' : weight.mend);
-    setProblem('');
-    setTyped({ count: '', long: '', weight: '' });
-    const grams = weight?.ok ? weight.value : undefined;
+  const keep = (next: DryingPlace[], said: string) =>
+    save('workshop', { ...workshop, dryingPlaces: next.length > 0 ? next : undefined }, said);
+  const withoutPlace = (gone: DryingPlace | undefined) => places.filter((own) => own !== gone);
+  const add = ({ count, longMm, grams }: DryingPlace) => {
     // More places of one length and strength are one kind.
-    const alike = places.find((place) => typedNumber(place.longMm) === typedNumber(long.value) && place.grams === grams);
-    const more = {
-      count: Math.min(500, count + (alike?.count ?? 0)),
-      longMm: alike?.longMm ?? long.value,
-      ...(grams === undefined ? {} : { grams }),
-    };
-    keep([...withoutPlace(alike), more], 'The plan hangs no more than there is room for.');
+    const alike = places.find((place) => typedNumber(place.longMm) === typedNumber(longMm) && place.grams === grams);
+    const more = { count: Math.min(500, count + (alike?.count ?? 0)), longMm, ...(grams === undefined ? {} : { grams }) };
+    return keep([...withoutPlace(alike), more], 'The plan hangs no more than there is room for.');
   };
   return (
     <div>
@@ -76,28 +59,16 @@ function DryingPlaces() {
             </span>
             <RemoveButton
               what={`${counted(place.count, 'place')} for parts up to ${words.length(place.longMm)}`}
-              onRemove={() => keep(withoutPlace(place), 'Removed.')}
+              onRemove={() => void keep(withoutPlace(place), 'Removed.')}
             />
           </li>
         ))}
       </ul>
       {places.length === 0 && <p className="second text-small">Nothing said: as many as there are parts.</p>}
-      <SmallForm label="Places where films dry" className="flex flex-wrap items-end gap-2" problem={problem} onSend={add}>
-        <SmallField label="places" width="!w-20" placeholder="12" value={typed.count} onText={(count) => setTyped({ ...typed, count })} />
-        <SmallField
-          label="for parts up to"
-          width="!w-28"
-          placeholder="200 mm"
-          value={typed.long}
-          onText={(long) => setTyped({ ...typed, long })}
-        />
-        <SmallField
-          label="and, if it matters"
-          width="!w-24"
-          placeholder="500 g"
-          value={typed.weight}
-          onText={(weight) => setTyped({ ...typed, weight })}
-        />
+      <SmallForm label="Places where films dry" className="flex flex-wrap items-end gap-2" onSend={() => void form.send(add)}>
+        <TypedField form={form} of="count" label="places" width="!w-20" placeholder="12" />
+        <TypedField form={form} of="long" label="for parts up to" width="!w-28" placeholder="200 mm" />
+        <TypedField form={form} of="weight" label="and, if it matters" width="!w-24" placeholder="500 g" />
         <button type="submit" className="act !min-h-9">
           Add places
         </button>

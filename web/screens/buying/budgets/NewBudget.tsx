@@ -5,7 +5,7 @@ import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
-import { SmallField, SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { FormProblem, SmallField, SmallSelect } from '../../../views/fields/SmallField.tsx';
 
 const MONTHS_AHEAD = 6;
 
@@ -19,12 +19,16 @@ export function NewBudget({ onKept }: { onKept: () => void }) {
   const [month, setMonth] = useState(months[0]);
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [typed, setTyped] = useState({ name: '', amount: '' });
-  const [problem, setProblem] = useState('');
+  const [problems, setProblems] = useState<{ amount?: string; pieces?: string; whole?: string }>({});
   const pieces = facts.pieces.filter(({ board }) => !board);
   const keep = async () => {
     const amount = parseMoney(typed.amount, workshop.currency);
-    if (!amount.ok) return setProblem(amount.mend);
-    if (holds === 'pieces' && chosen.length === 0) return setProblem('Choose the pieces it is for.');
+    const lacks = {
+      ...(amount.ok ? {} : { amount: amount.mend }),
+      ...(holds === 'pieces' && chosen.length === 0 ? { pieces: 'Choose the pieces it is for.' } : {}),
+    };
+    setProblems(lacks);
+    if (!amount.ok || Object.keys(lacks).length > 0) return;
     const budget: Budget = {
       id: newId(),
       ...(typed.name.trim() ? { name: typed.name.trim() } : {}),
@@ -32,9 +36,9 @@ export function NewBudget({ onKept }: { onKept: () => void }) {
       amount: amount.value,
     };
     if (facts.budgets.some((own) => isSame(own, budget)))
-      return setProblem('There is a budget for just that already: change it where it stands.');
+      return setProblems({ whole: 'There is a budget for just that already: change it where it stands.' });
     const wrong = budgetSchema.safeParse(budget).error?.issues[0];
-    if (wrong) return setProblem(wrong.message);
+    if (wrong) return setProblems({ whole: wrong.message });
     if (await save('budgets', budget, 'Budget set.')) onKept();
   };
   return (
@@ -82,12 +86,14 @@ export function NewBudget({ onKept }: { onKept: () => void }) {
           ))}
         </fieldset>
       )}
+      <FormProblem text={problems.pieces ?? ''} />
       <div className="flex flex-wrap items-end gap-2">
         <SmallField label="Called, if you like" width="!w-44" value={typed.name} onText={(name) => setTyped({ ...typed, name })} />
         <SmallField
           label={`May be spent, ${workshop.currency}`}
           width="!w-28"
           inputMode="decimal"
+          problem={problems.amount}
           value={typed.amount}
           onText={(amount) => setTyped({ ...typed, amount })}
         />
@@ -95,11 +101,7 @@ export function NewBudget({ onKept }: { onKept: () => void }) {
           Set
         </button>
       </div>
-      {problem && (
-        <p role="alert" className="font-[650]">
-          {problem}
-        </p>
-      )}
+      <FormProblem text={problems.whole ?? ''} />
     </form>
   );
 }

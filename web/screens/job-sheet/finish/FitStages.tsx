@@ -1,4 +1,4 @@
-import { type Part, type Piece, pieceSchema, plain } from '#core/facts/index';
+import { madeOfText, type Part, type Piece, pieceSchema } from '#core/facts/index';
 import type { PieceView } from '#core/plan/index';
 import { fitOrder, glueNote, lostByFitting, standingFit } from '#core/survey/index';
 import { toast } from 'sonner';
@@ -58,9 +58,7 @@ function FitRow({ piece, view, part }: { piece: Piece; view: PieceView; part: Pa
           {part.name}
           {part.copies > 1 ? ` × ${part.copies}` : ''}{' '}
           <span className="second text-small">
-            {view.stacks[part.id]?.filmUm
-              ? `${Math.round(view.stacks[part.id].filmUm)} µm on each face: check the fit`
-              : plain(part.material)}
+            {view.stacks[part.id]?.filmUm ? `${Math.round(view.stacks[part.id].filmUm)} µm on each face: check the fit` : madeOfText(part)}
           </span>
         </span>
         {choices.length > 1 && (

@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { newId } from '../../../app/writing/newId.ts';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { SmallField, SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { SmallForm, SmallSelect } from '../../../views/fields/SmallField.tsx';
+import { CutFields, type TypedCut } from './CutFields.tsx';
 import { cutOf, DIVISION_WAYS, readNumbers, type DivisionWay, type ZoneSize } from './divisions.ts';
 
 /** Divides the chosen zone: a way, at most three numbers that stand there already, one press. */
@@ -74,7 +75,7 @@ function CutForm({
 }) {
   const { workshop } = usePlan();
   const words = useWords();
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+  const [typed, setTyped] = useState<TypedCut>(() =>
     Object.fromEntries(
       way.fields.map(({ key, usual }) => {
         const value = usual(size);
@@ -84,9 +85,12 @@ function CutForm({
   );
   const [kind, setKind] = useState(way.kinds?.options[0].value ?? '');
   const [problem, setProblem] = useState('');
+  const [problems, setProblems] = useState<TypedCut>({});
   const divide = () => {
     const told = readNumbers(way.fields, typed, workshop.units.length);
-    if ('problem' in told) return setProblem(told.problem);
+    setProblem('');
+    setProblems('problems' in told ? told.problems : {});
+    if ('problems' in told) return;
     const numbers: CutNumbers = { ...told.numbers, ...(way.kinds ? { [way.kinds.key]: kind } : {}) };
     const read = cutSchema.safeParse(
       cutOf({ way, zone, numbers, taken: standingZones(part).map((own) => own.name) }, toIso(nowMinute()), newId),
@@ -104,16 +108,7 @@ function CutForm({
       onSend={divide}
     >
       {way.kinds && <SmallSelect label="what" width="!w-40" value={kind} options={way.kinds.options} onChange={setKind} />}
-      {way.fields.map(({ key, label }) => (
-        <SmallField
-          key={key}
-          label={label}
-          width="!w-32 font-mono"
-          inputMode={key === 'count' ? 'numeric' : 'decimal'}
-          value={typed[key]}
-          onText={(text) => setTyped({ ...typed, [key]: text })}
-        />
-      ))}
+      <CutFields fields={way.fields} typed={typed} problems={problems} onTyped={setTyped} />
       <button type="submit" className="act !min-h-10" data-first="true">
         Divide
       </button>

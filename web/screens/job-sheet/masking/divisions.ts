@@ -1,4 +1,4 @@
-import { capital, parseQuantity, plural } from '#core/units/index';
+import { capital, type Parsed, parseNumber, parseQuantity, plural } from '#core/units/index';
 import { sideNames } from '#core/zones/index';
 import { type Cut, type CutKind, type CutNumbers, FEATURES_COVERED, type FeatureKind, MASK_SHAPES, plain } from '#core/facts/index';
 
@@ -97,19 +97,25 @@ export const DIVISION_WAYS: readonly DivisionWay[] = [
   },
 ];
 
-/** The typed numbers of a division, or what is wrong with the first that cannot be read. */
+function counted(text: string): Parsed {
+  const value = parseNumber(text);
+  return value === null ? { ok: false, mend: 'Type how many, such as 2.' } : { ok: true, value };
+}
+
+/** The typed numbers of a division, or what is wrong with each that cannot be read. */
 export function readNumbers(
   fields: readonly NumberField[],
   typed: Readonly<Record<string, string>>,
   unit: string,
-): { readonly numbers: CutNumbers } | { readonly problem: string } {
+): { readonly numbers: CutNumbers } | { readonly problems: Readonly<Record<string, string>> } {
   const numbers: Partial<Record<NumberField['key'], number>> = {};
-  for (const { key, label } of fields) {
-    const read = key === 'count' ? null : parseQuantity(typed[key], 'length', unit);
-    if (read && !read.ok) return { problem: `${label}: ${read.mend}` };
-    numbers[key] = read?.ok ? read.value : Number(typed[key]);
+  const problems: Record<string, string> = {};
+  for (const { key } of fields) {
+    const read = key === 'count' ? counted(typed[key]) : parseQuantity(typed[key], 'length', unit);
+    if (read.ok) numbers[key] = read.value;
+    else problems[key] = read.mend;
   }
-  return { numbers };
+  return Object.keys(problems).length > 0 ? { problems } : { numbers };
 }
 
 export type Described = {

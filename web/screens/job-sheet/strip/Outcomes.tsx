@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { logEvents } from '../../../app/writing/logging.ts';
 import { newId } from '../../../app/writing/newId.ts';
+import { SmallField } from '../../../views/fields/SmallField.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
 const OUTCOMES: readonly { readonly outcome: StripOutcome; readonly label: string }[] = [
@@ -29,10 +30,12 @@ export function Outcomes({
   const { facts } = usePlan();
   const words = useWords();
   const [dwell, setDwell] = useState('');
+  const [problem, setProblem] = useState('');
   if (!method || method === 'scuff') return null;
   const log = (outcome: StripOutcome) => {
     const minutes = dwells(method) ? parseQuantity(dwell, 'duration', 'min') : ({ ok: true, value: 0 } as const);
-    if (!minutes.ok) return void toast.error(minutes.mend);
+    setProblem(minutes.ok ? '' : `Say how long it was on first. ${minutes.mend}`);
+    if (!minutes.ok) return;
     const before = facts.events.filter(
       (event) => event.kind === 'stripped' && event.pieceId === piece.id && event.partIds.includes(part.id) && event.method === method,
     ).length;
@@ -64,15 +67,14 @@ export function Outcomes({
       </ol>
       <div className="mt-2 flex flex-wrap items-end gap-2">
         {dwells(method) && (
-          <label>
-            <span className="second block text-small">{plain(method)} was on for</span>
-            <input
-              className="field !w-32 font-mono"
-              value={dwell}
-              placeholder="40 min"
-              onChange={(event) => setDwell(event.target.value)}
-            />
-          </label>
+          <SmallField
+            label={`${plain(method)} was on for`}
+            width="!w-32 font-mono"
+            value={dwell}
+            placeholder="40 min"
+            problem={problem || undefined}
+            onText={setDwell}
+          />
         )}
         {OUTCOMES.map(({ outcome, label }) => (
           <button key={outcome} type="button" className="chip !min-h-10" onClick={() => log(outcome)}>

@@ -1,4 +1,4 @@
-import { hasPaintedZone, plain } from '#core/facts/index';
+import { hasPaintedZone, madeOfText } from '#core/facts/index';
 import { preparationOf } from '#core/plan/index';
 import { type Hazard, isPlanned } from '#core/safety/index';
 import { useMemo } from 'react';
@@ -55,8 +55,7 @@ export function Strip({ piece, view }: SectionProps) {
       <section className="sheet" aria-labelledby="strip">
         <div className="flex flex-wrap items-start justify-between gap-3">
           <h2 id="strip" className="!text-title">
-            {part.name}: {plain(part.material)}
-            {part.alsoMaterial && ` and ${plain(part.alsoMaterial)}`}, {oldPaintText(part)}
+            {part.name}: {madeOfText(part)}, {oldPaintText(part)}
           </h2>
           <PartTabs parts={parts} part={part} choose={(id) => go(shown.key, id)} />
         </div>

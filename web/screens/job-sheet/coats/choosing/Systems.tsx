@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../../app/writing/newId.ts';
 import { useSaving } from '../../../../app/writing/useFacts.ts';
+import { OneLine } from '../../../../views/typed/OneLine.tsx';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { usePieceSave, withPart } from '../../pieceChanges.ts';
 import { isPlanned } from '#core/safety/index';
@@ -78,15 +79,10 @@ function Row({ title, text, onTake, onRemove }: { title: string; text: string; o
 function KeepStack({ piece, part }: { piece: Piece; part: Part }) {
   const { save } = useSaving();
   const savePiece = usePieceSave();
-  const [name, setName] = useState('');
   const others = piece.parts.map(dividedPart).filter((own) => own.id !== part.id && isPlanned(own) && hasPaintedZone(own));
-  const keep = async () => {
-    const system = {
-      id: newId(),
-      name: name.trim(),
-      layers: part.layers.map(({ targetId: _own, ...layer }) => ({ ...layer, covers: 'all' as const })),
-    };
-    if (name.trim() && (await save('systems', system, `${system.name} is kept.`))) setName('');
+  const keep = (name: string) => {
+    const layers = part.layers.map(({ targetId: _own, ...layer }) => ({ ...layer, covers: 'all' as const }));
+    return save('systems', { id: newId(), name, layers }, `${name} is kept.`);
   };
   const [target, setTarget] = useState<Part | null>(null);
   const copyTo = (id: string) => {
@@ -102,21 +98,7 @@ function KeepStack({ piece, part }: { piece: Piece; part: Part }) {
   };
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
-      <form
-        className="flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void keep();
-        }}
-      >
-        <label>
-          <span className="second block text-small">Keep this stack as</span>
-          <input className="field !min-h-9 !w-40" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-        </label>
-        <button type="submit" className="chip" disabled={!name.trim()}>
-          Keep
-        </button>
-      </form>
+      <OneLine label="Keep this stack as" button="Keep" lacks="Give it a name." width="!w-40" onKeep={keep} />
       {others.length > 0 && (
         <label>
           <span className="second block text-small">or copy it to</span>

@@ -1,24 +1,23 @@
 import type { Piece } from '#core/facts/index';
-import { useState } from 'react';
+import { z } from 'zod';
 import { newId } from '../../../../app/writing/newId.ts';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
+import { SmallForm } from '../../../../views/fields/SmallField.tsx';
+import { TypedField } from '../../../../views/typed/TypedField.tsx';
+import { useTyped } from '../../../../views/typed/useTyped.ts';
 import { usePieceSave } from '../../pieceChanges.ts';
 import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
+
+const bagSchema = z.object({ contents: z.string().trim().min(1, 'Say what is in it.').max(80), from: z.string().trim().max(80) });
 
 /** Numbered bags: what is in each and where it came from. */
 export function Bags({ piece }: { piece: Piece }) {
   const save = usePieceSave();
-  const [contents, setContents] = useState('');
-  const [from, setFrom] = useState('');
+  const form = useTyped(bagSchema, { contents: '', from: '' });
   const bags = piece.bags ?? [];
   const next = Math.max(0, ...bags.map((bag) => bag.number)) + 1;
-  const add = () => {
-    if (!contents.trim()) return;
-    const bag = { id: newId(), number: next, contents: contents.trim(), from: from.trim() };
-    void save({ ...piece, bags: [...bags, bag] }, `Bag ${next}: write the number on it.`);
-    setContents('');
-    setFrom('');
-  };
+  const add = (bag: { contents: string; from: string }) =>
+    save({ ...piece, bags: [...bags, { id: newId(), number: next, ...bag }] }, `Bag ${next}: write the number on it.`);
   return (
     <FoldingSheet title="Bags" className="!p-4">
       <ul className="mt-1">
@@ -36,25 +35,13 @@ export function Bags({ piece }: { piece: Piece }) {
           </li>
         ))}
       </ul>
-      <form
-        className="mt-2 flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
-        <label>
-          <span className="second block text-small">Bag {next} holds</span>
-          <input className="field !w-64" value={contents} maxLength={80} onChange={(event) => setContents(event.target.value)} />
-        </label>
-        <label>
-          <span className="second block text-small">from</span>
-          <input className="field !w-48" value={from} maxLength={80} onChange={(event) => setFrom(event.target.value)} />
-        </label>
-        <button type="submit" className="act !min-h-10" disabled={!contents.trim()}>
+      <SmallForm label="Bag it" onSend={() => void form.send(add)}>
+        <TypedField form={form} of="contents" label={`Bag ${next} holds`} width="!w-64" />
+        <TypedField form={form} of="from" label="from" width="!w-48" />
+        <button type="submit" className="act !min-h-10">
           Bag it
         </button>
-      </form>
+      </SmallForm>
     </FoldingSheet>
   );
 }

@@ -1,20 +1,14 @@
 import type { Piece } from '#core/facts/index';
-import { useState } from 'react';
 import { newId } from '../../../../app/writing/newId.ts';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { usePieceSave } from '../../pieceChanges.ts';
+import { OneLine } from '../../../../views/typed/OneLine.tsx';
 import { FoldingSheet } from '../../../../views/folding/FoldingSheet.tsx';
 
 /** What came off and is not used again, but not thrown away either. */
 export function SparesBox({ piece }: { piece: Piece }) {
   const save = usePieceSave();
-  const [name, setName] = useState('');
   const spares = piece.spares ?? [];
-  const add = () => {
-    if (!name.trim()) return;
-    void save({ ...piece, spares: [...spares, { id: newId(), name: name.trim() }] }, 'Into the spares box.');
-    setName('');
-  };
   return (
     <FoldingSheet title="Spares box" className="!p-4">
       <ul className="mt-1">
@@ -28,21 +22,12 @@ export function SparesBox({ piece }: { piece: Piece }) {
           </li>
         ))}
       </ul>
-      <form
-        className="mt-2 flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
-        <label className="flex-1">
-          <span className="second block text-small">kept, not used again</span>
-          <input className="field !min-h-9" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-        </label>
-        <button type="submit" className="chip" disabled={!name.trim()}>
-          Keep it
-        </button>
-      </form>
+      <OneLine
+        label="kept, not used again"
+        button="Keep it"
+        lacks="Say what is kept."
+        onKeep={(name) => save({ ...piece, spares: [...spares, { id: newId(), name }] }, 'Into the spares box.')}
+      />
     </FoldingSheet>
   );
 }

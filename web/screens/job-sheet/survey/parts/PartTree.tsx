@@ -1,5 +1,5 @@
 import { counted } from '#core/units/index';
-import { type Part, type Piece, plain } from '#core/facts/index';
+import { madeOfText, type Part, type Piece } from '#core/facts/index';
 import { unplannedBecause } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
 import { oldPaintText } from '../../../../views/oldPaintText.ts';
@@ -47,7 +47,7 @@ function underText(part: Part): string {
   const bare = part.zones.every((zone) => zone.bare !== undefined) ? `stays bare: ${part.zones[0].bare}` : null;
   const marks = part.marks?.length ?? 0;
   return [
-    part.alsoMaterial ? `${plain(part.material)} and ${plain(part.alsoMaterial)}` : plain(part.material),
+    madeOfText(part),
     part.maskedInPlace ? 'masked in place' : (bare ?? oldPaintText(part)),
     ...(marks > 0 ? [`${counted(marks, 'mark')}`] : []),
   ].join(', ');

@@ -3,6 +3,7 @@ import { mendOf } from '#core/prep/index';
 import { useState } from 'react';
 import { newId } from '../../../../app/writing/newId.ts';
 import { Chips } from '../../../../views/fields/Chips.tsx';
+import { FormProblem } from '../../../../views/fields/SmallField.tsx';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { usePieceSave, withPart } from '../../pieceChanges.ts';
 
@@ -58,16 +59,19 @@ export function MarkForm({ pin, onMark, onCancel }: { pin?: Mark['pin']; onMark:
   const [kind, setKind] = useState<MarkKind | undefined>();
   const [severity, setSeverity] = useState<Severity>('marked');
   const [where, setWhere] = useState('');
+  const [lacks, setLacks] = useState(false);
   return (
     <form
       className="mt-2 space-y-3 border-l-4 border-ink pl-3"
       aria-label="New mark"
       onSubmit={(event) => {
         event.preventDefault();
+        setLacks(!kind);
         if (kind) onMark({ id: newId(), kind, severity, where: where.trim(), ...(pin ? { pin } : {}) });
       }}
     >
       <Chips legend="What is it?" options={MARK_KINDS.map((value) => ({ value, label: plain(value) }))} value={kind} onChange={setKind} />
+      <FormProblem text={lacks && !kind ? 'Say what it is first.' : ''} />
       <Chips
         legend="How bad?"
         options={severitySchema.options.map((value) => ({ value, label: value }))}
@@ -79,7 +83,7 @@ export function MarkForm({ pin, onMark, onCancel }: { pin?: Mark['pin']; onMark:
         <input className="field" value={where} maxLength={80} placeholder="left foot" onChange={(event) => setWhere(event.target.value)} />
       </label>
       <div className="flex gap-3">
-        <button type="submit" className="act" data-first="true" disabled={!kind}>
+        <button type="submit" className="act" data-first="true">
           Mark it
         </button>
         <button type="button" className="act" onClick={onCancel}>

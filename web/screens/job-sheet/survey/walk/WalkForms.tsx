@@ -1,42 +1,31 @@
 import { useState } from 'react';
-import type { Piece } from '#core/facts/index';
+import type { Parcel, Piece } from '#core/facts/index';
 import { newId } from '../../../../app/writing/newId.ts';
+import { SmallForm } from '../../../../views/fields/SmallField.tsx';
+import { TypedField } from '../../../../views/typed/TypedField.tsx';
+import { useTyped } from '../../../../views/typed/useTyped.ts';
+import { FRESH_PARCEL, parcelAnswersSchema } from '../../dates/parcelAnswers.ts';
 import { FactoryBodies } from '../../finish/FactoryBodies.tsx';
 import type { AnswerProps } from '../answerProps.ts';
 
 /** What is to be found or bought before the piece is whole. */
 export function Missing({ piece, onAnswer }: AnswerProps) {
-  const [name, setName] = useState('');
-  const [days, setDays] = useState('14');
-  const add = () => {
-    const leadDays = Number.parseInt(days, 10);
-    if (!name.trim() || !(leadDays >= 0 && leadDays <= 400)) return;
-    const parcel = { id: newId(), name: name.trim(), price: 0, leadDays, arrived: false };
+  const form = useTyped<typeof FRESH_PARCEL, Parcel>(parcelAnswersSchema('', newId()), { ...FRESH_PARCEL, days: '14' });
+  const add = async (parcel: Parcel) => {
     onAnswer({ ...piece, parcels: [...piece.parcels, parcel] }, `${parcel.name}: to be ordered. Its price goes under Finish and fit.`);
+    return true;
   };
   return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <label>
-        <span className="second block text-small">What is to be found or bought</span>
-        <input className="field !w-64" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-      </label>
-      <label>
-        <span className="second block text-small">Days to come</span>
-        <input className="field !w-28 font-mono" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
-      </label>
-      <button type="submit" className="act" disabled={!name.trim()}>
+    <SmallForm label="What is missing" onSend={() => void form.send(add)}>
+      <TypedField form={form} of="name" label="What is to be found or bought" width="!w-64" />
+      <TypedField form={form} of="days" label="Days to come" width="!w-28 font-mono" inputMode="numeric" />
+      <button type="submit" className="act">
         It is wanted
       </button>
       <button type="button" className="act" data-first="true" onClick={() => onAnswer(piece, 'Nothing is missing.')}>
         Nothing is missing
       </button>
-    </form>
+    </SmallForm>
   );
 }
 
