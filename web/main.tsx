@@ -4,9 +4,8 @@ import './app/shell/theme.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { RouterProvider } from 'react-router/dom';
 import { applyTheme } from './app/shell/theme.ts';
-import { router } from './app/router.tsx';
+import { Destinations } from './app/Destinations.tsx';
 import { store } from './app/store.ts';
 
 applyTheme();
@@ -15,7 +14,7 @@ if (root) {
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
-        <RouterProvider router={router} />
+        <Destinations />
       </Provider>
     </StrictMode>,
   );

@@ -1,5 +1,5 @@
 import type { Flake, Lab } from '#core/facts/index';
-import { converter, differenceCiede2000, formatHex } from 'culori';
+import { converter, differenceCiede2000, formatHex } from './modes.ts';
 
 const toLab = converter('lab65');
 const difference = differenceCiede2000();

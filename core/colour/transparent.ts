@@ -1,5 +1,5 @@
 import type { Lab } from '#core/facts/index';
-import { converter } from 'culori';
+import { converter } from './modes.ts';
 
 /** Transparent paints darken a step with each layer: light goes through the film, back from the ground and through it again. */
 

@@ -60,6 +60,7 @@ export {
 export { doneEvent, doneEvents } from './doneAsPlanned.ts';
 export { readMinutes, seemsToHaveTaken, withMinutes } from './minutesTook.ts';
 export type { PiecePlan } from './piecePlan.ts';
+export { changesAt } from './changesAt.ts';
 export { type BetterFound, BetterPlan } from './better.ts';
 export { plan, planInTwo, type Plan, type PlanInput } from './plan.ts';
 export {

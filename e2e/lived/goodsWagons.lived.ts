@@ -86,6 +86,10 @@ describe('job 03', () => {
     await page.goto(`${zinc}/survey?view=parts`);
     await page.getByRole('button', { name: /^Body/ }).first().click();
     await measure(page, 'Box', { length: '235 mm', width: '70 mm', height: '65 mm' });
+    // It is open below.
+    await page.getByLabel('How many faces of 235 mm by 70 mm').fill('1');
+    await page.keyboard.press('Tab');
+    await page.getByText('One side only.').waitFor();
     for (const part of ['Body', 'Underframe', 'Wheels']) {
       await relayer(page, zinc, part, 'brown', 'Wagon brown');
       await relayer(page, zinc, part, 'primer, black', 'Grey primer');

@@ -1,5 +1,9 @@
-import { Popover } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
+
+const loaded = () => import('./WhyPopover.tsx');
+const WhyPopover = lazy(async () => ({ default: (await loaded()).WhyPopover }));
+/** Fetched behind the page, so that it is there when somebody asks. */
+const FETCHED_AFTER_MS = 1500;
 
 const SOURCES = {
   own: 'your own evidence',
@@ -20,20 +24,33 @@ export function Why({
   source?: keyof typeof SOURCES;
   title?: string;
 }) {
+  const [open, setOpen] = useState(false);
+  const asked = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => void loaded(), FETCHED_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
   return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
-        <button type="button" className="cursor-help text-left underline decoration-dotted decoration-1 underline-offset-4">
-          {children}
-        </button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content sideOffset={6} collisionPadding={12} className="sheet z-50 max-w-sm !border-ink !p-4 text-body" aria-label="Why">
-          {title && <p className="mb-1 font-[650] text-ink">{title}</p>}
-          <div>{text}</div>
-          {source && <p className="second mt-2 text-small">Rests on {SOURCES[source]}.</p>}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <>
+      <button
+        ref={asked}
+        type="button"
+        className="cursor-help text-left underline decoration-dotted decoration-1 underline-offset-4"
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        {children}
+      </button>
+      {open && (
+        <Suspense>
+          <WhyPopover asked={asked} onShut={() => setOpen(false)}>
+            {title && <p className="mb-1 font-[650] text-ink">{title}</p>}
+            <div>{text}</div>
+            {source && <p className="second mt-2 text-small">Rests on {SOURCES[source]}.</p>}
+          </WhyPopover>
+        </Suspense>
+      )}
+    </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Lab } from '#core/facts/index';
-import { converter } from 'culori';
+import { converter } from '../modes.ts';
 
 /**
  * The colour of a patch on a picture: the median of its pixels in linear light, what is clipped left out; where a grey card lies in

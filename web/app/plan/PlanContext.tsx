@@ -1,7 +1,7 @@
 import { type Conditions, conditionsOf } from '#core/drying/index';
 import type { ProvenPurchases } from '#core/buying/index';
 import type { Facts, Piece, Workshop } from '#core/facts/index';
-import { datedLike, type PieceView, type PlannedStep, type PlanView } from '#core/plan/index';
+import { changesAt, datedLike, type PieceView, type PlannedStep, type PlanView } from '#core/plan/index';
 import {
   createContext,
   type ReactNode,
@@ -74,7 +74,7 @@ function useShown(): boolean {
   );
 }
 
-/** Keeps a plan of the newest facts: redrawn on a fact, an event or a passed minute, never more. */
+/** Keeps a plan of the newest facts: made anew on a fact, an event, or a minute that makes it another one; any other minute only passes. */
 export function PlanProvider({
   children,
   steady,
@@ -96,6 +96,8 @@ export function PlanProvider({
   const [proven, setProven] = useState<ProvenPurchases | undefined>(undefined);
   const newestProven = useRef(proven);
   const opened = useRef(false);
+  /** Of what the plan that is shown was made, and until when a passed minute alone makes it no other one. */
+  const stands = useRef<{ readonly facts: Facts; readonly until: number } | null>(null);
   const [broken, setBroken] = useState<string | null>(null);
   // Nothing is planned before the browser's own entries are in.
   const started = loaded && (facts.workshop[0]?.started ?? false);
@@ -111,14 +113,19 @@ export function PlanProvider({
     { turns, proven: newestProven },
     ({ plan, findings }) => {
       newest.current++;
+      stands.current = { facts, until: changesAt(plan) };
       setResult({ plan, facts, findings, whole: true });
     },
   );
 
   useEffect(() => {
-    const timer = setInterval(() => setMinute(nowMinute()), REPLAN_MS);
+    const timer = setInterval(() => {
+      const now = nowMinute();
+      if (stands.current?.facts !== facts || now >= stands.current.until) return setMinute(now);
+      setResult((before) => before && { ...before, plan: { ...before.plan, now } });
+    }, REPLAN_MS);
     return () => clearInterval(timer);
-  }, []);
+  }, [facts]);
 
   useEffect(() => {
     if (!wanted) return;
@@ -144,7 +151,10 @@ export function PlanProvider({
       (error: unknown) => withoutPlan(error),
     );
     planner.whole().then(
-      (whole) => draw(() => ({ ...whole, whole: true })),
+      (whole) => {
+        if (request === newest.current) stands.current = { facts, until: changesAt(whole.plan) };
+        draw(() => ({ ...whole, whole: true }));
+      },
       () => undefined,
     );
     /** Without a plan there is still all that was entered. */

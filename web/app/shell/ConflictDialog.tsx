@@ -1,12 +1,8 @@
 import { Dialog } from 'radix-ui';
-import { useSyncExternalStore } from 'react';
-import { openQuestion, watchQuestion } from './conflictQuestion.ts';
+import type { Question } from './conflictQuestion.ts';
 
 /** Two versions of one thing: what differs, and which of them stands. */
-export function ConflictDialog() {
-  const question = useSyncExternalStore(watchQuestion, openQuestion);
-  if (!question) return null;
-  const { name, conflicts, answer } = question;
+export function ConflictDialog({ question: { name, conflicts, answer } }: { question: Question }) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && answer('theirs')}>
       <Dialog.Portal>

@@ -1,7 +1,7 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Link, Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
-import { ConflictDialog } from './ConflictDialog.tsx';
+import { openQuestion, watchQuestion } from './conflictQuestion.ts';
 import { DryingLine } from './DryingLine.tsx';
 import { Header } from './Header.tsx';
 import { Palette } from './Palette.tsx';
@@ -10,6 +10,7 @@ import { readKept, sendWaiting } from '../writing/logging.ts';
 import { Notices } from './Notices.tsx';
 
 const FirstRun = lazy(async () => ({ default: (await import('../../screens/first-run/FirstRun.tsx')).FirstRun }));
+const ConflictDialog = lazy(async () => ({ default: (await import('./ConflictDialog.tsx')).ConflictDialog }));
 const RETRY_MS = 5000;
 
 /** The second click of a double one on a form’s button sends nothing twice. */
@@ -50,7 +51,7 @@ export function Frame() {
           </>
         )}
       </PlanProvider>
-      <ConflictDialog />
+      <WhichStands />
       <Toaster
         position="bottom-center"
         toastOptions={{
@@ -66,13 +67,24 @@ export function Frame() {
   );
 }
 
+/** Asked seldom, and fetched then. */
+function WhichStands() {
+  const question = useSyncExternalStore(watchQuestion, openQuestion);
+  return question && <Suspense>{<ConflictDialog question={question} />}</Suspense>;
+}
+
 /** Where nothing is planned, a page opens without a plan. */
 const NOTHING_PLANNED = /^\/(log|shelf|workshop|colour|pieces(\/new)?$)/;
 
 function Destination() {
   const { failed } = usePlan();
   const { pathname } = useLocation();
-  if (failed === null || NOTHING_PLANNED.test(pathname)) return <Outlet />;
+  if (failed === null || NOTHING_PLANNED.test(pathname))
+    return (
+      <Suspense fallback={<p className="second text-lead">Opening …</p>}>
+        <Outlet />
+      </Suspense>
+    );
   return (
     <section className="sheet mx-auto mt-6 max-w-xl">
       <h1>There is no plan of this</h1>
