@@ -11,8 +11,8 @@ import { SECTION_NAMES } from './screens/job-sheet/sectionNames.ts';
 import { sectionStates } from './screens/job-sheet/sectionStates.ts';
 import { entriesOf } from '#core/log/index';
 import { STAGE_NAMES } from '#core/log/index';
-import { HAND_NAMES } from './views/handNames.ts';
-import { stepTitle } from './views/stepTitle.ts';
+import { HAND_NAMES } from './views/words/handNames.ts';
+import { stepTitle } from './views/words/stepTitle.ts';
 import { supplyText } from '#core/amounts/index';
 
 /** What the record, the job sheet and the bench say, below the browser. */

@@ -104,7 +104,7 @@ export class LyingFilms {
 
   #flattedBefore({ resolved }: LyingFilm): boolean {
     const key = `${this.#piece.id}.${this.#part.id}.flat.${resolved.layer.id}.`;
-    return [...this.#told.history.done.keys()].some((own) => own.startsWith(key));
+    return this.#told.history.doneOf(this.#piece.id, this.#part.id).some(([own]) => own.startsWith(key));
   }
 
   /** The films with one more coat: on the same layer's, or as a film of its own. */

@@ -124,7 +124,7 @@ describe('job 03', () => {
     const toBrown = await liveToEnd(browser, server, zinc, { until: (title) => /Coat 1 of 2, Wagon brown/i.test(title) });
     const bench = await openPage(browser, `${server.url}/bench`);
     await bench.page.getByRole('heading', { name: /Wagon brown/ }).waitFor();
-    const atStep = /(\d+) mL left/.exec(await readOf(bench.page))?.[1];
+    const atStep = /(\d+) mL left of/.exec(await readOf(bench.page))?.[1];
     await bench.page.goto(`${server.url}/shelf`);
     const card = bench.page.getByRole('listitem').filter({ hasText: 'Wagon brown' }).first();
     const onShelf = /(\d+) mL\s+of 40 mL/.exec(await readOf(card))?.[1];
@@ -171,7 +171,8 @@ const readOf = async (where: Page | Locator): Promise<string> => ('url' in where
 
 /** mL of a paint as the stack says them. */
 async function mlFor(page: Page, paint: string): Promise<number> {
-  const said = async () => new RegExp(`Paint for it[\\s\\S]*?${paint}\\s+([\\d.]+) mL`).exec(await readOf(page))?.[1];
+  const said = async () =>
+    new RegExp(`Paint for it[\\s\\S]*?${paint}\\s+(?:[\\d.]+ mL left\\s+)?([\\d.]+) mL`).exec(await readOf(page))?.[1];
   await expect.poll(said).toBeDefined();
   return Number(await said());
 }

@@ -82,7 +82,7 @@ function asEvidence(
   source: Source,
 ): Evidence {
   const laidAt = 'at' in above.first ? above.first.at : 0;
-  const flatted = below !== null && source.history.done.has(flatKey(source.history, part.id, below.layerId) ?? '');
+  const flatted = below !== null && isFlatted(source.history, part.id, below.layerId);
   const air = source.conditions[above.placeId];
   return {
     below: below ? paintKey(below) : `bare ${part.material}`,
@@ -98,6 +98,6 @@ function asEvidence(
   };
 }
 
-function flatKey(history: History, partId: string, layerId: string): string | undefined {
-  return [...history.done.keys()].find((key) => key.includes(`.${partId}.flat.${layerId}.`));
+function isFlatted(history: History, partId: string, layerId: string): boolean {
+  return [...history.done.keys()].some((key) => key.includes(`.${partId}.flat.${layerId}.`));
 }

@@ -7,6 +7,9 @@ import type { Warmed } from './warmed.ts';
 /** `doubtMin`: it may have gone on as much earlier than `at`, where only two days are known it lies between. */
 export type Coat = LaidCoat & { readonly at: Minute; readonly eventId: string; readonly doubtMin?: Minute };
 
+type Done = { readonly at: Minute; readonly event: DoneEvent };
+export type DoneStep = readonly [key: string, done: Done];
+
 export type History = {
   readonly events: readonly LogEvent[];
   /** What was entered about one piece, oldest first. */
@@ -15,7 +18,9 @@ export type History = {
   readonly bought: readonly (EventOf<'bought'> | EventOf<'stocked'>)[];
   /** Every application of stripper to parts of one material, whatever piece they are of. */
   strippedFrom(material: Material): readonly EventOf<'stripped'>[];
-  readonly done: ReadonlyMap<string, { readonly at: Minute; readonly event: DoneEvent }>;
+  readonly done: ReadonlyMap<string, Done>;
+  /** Of those, the steps of one part, by their keys. */
+  doneOf(pieceId: string, partId: string): readonly DoneStep[];
   readonly notBefore: ReadonlyMap<string, Minute>;
   /** Coats on a zone from metal to top. */
   coatsOn(pieceId: string, partId: string, zoneId: string): readonly Coat[];
@@ -37,7 +42,7 @@ export type History = {
 
 export function historyOf(facts: Facts): History {
   const events = standingEvents(facts.events);
-  const done = new Map<string, { at: Minute; event: DoneEvent }>();
+  const done = new Map<string, Done>();
   const notBefore = new Map<string, Minute>();
   const coats = new Map<string, Coat[]>();
   const troubles: EventOf<'trouble'>[] = [];
@@ -61,12 +66,14 @@ export function historyOf(facts: Facts): History {
   }
   const ofPiece = (pieceId: string): readonly LogEvent[] => byPiece.get(pieceId) ?? [];
   const byMaterial = strippedByMaterial(facts, events);
+  const byPart = doneByPart(done);
   return {
     events,
     ofPiece,
     bought: events.filter((event) => event.kind === 'bought' || event.kind === 'stocked'),
     strippedFrom: (material) => byMaterial.get(material) ?? [],
     done,
+    doneOf: (pieceId, partId) => byPart.get(`${pieceId}.${partId}`) ?? [],
     notBefore,
     coatsOn: (pieceId, partId, zoneId) => coats.get(`${pieceId} ${partId} ${zoneId}`) ?? [],
     applications: (pieceId, partId) => ofPart(ofPiece(pieceId), 'stripped', partId),
@@ -82,6 +89,17 @@ export function historyOf(facts: Facts): History {
     troubles: (partId) => troubles.filter((event) => event.partIds.includes(partId)),
     dryness: (partId, zoneId) => dryness.filter((event) => event.partId === partId && event.zoneId === zoneId).reverse(),
   };
+}
+
+function doneByPart(done: ReadonlyMap<string, Done>): ReadonlyMap<string, readonly DoneStep[]> {
+  const byPart = new Map<string, DoneStep[]>();
+  for (const step of done) {
+    const part = step[0].split('.', 2).join('.');
+    const own = byPart.get(part);
+    if (own) own.push(step);
+    else byPart.set(part, [step]);
+  }
+  return byPart;
 }
 
 function strippedByMaterial({ pieces }: Facts, events: readonly LogEvent[]): ReadonlyMap<Material, readonly EventOf<'stripped'>[]> {

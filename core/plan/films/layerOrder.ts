@@ -1,6 +1,6 @@
 import { coatAmount, coatMinutes, NEXT_COAT_SETUP_MINUTES } from '#core/amounts/index';
 import { type ResolvedLayer, resolveLayer } from '#core/coats/index';
-import type { Facts, Part } from '#core/facts/index';
+import type { Facts, Part, Piece } from '#core/facts/index';
 import {
   BARE_GROUND,
   bestOrder,
@@ -90,6 +90,15 @@ function orderOnce(part: Part, facts: Facts, search: () => OrderAnswer | OrderSt
   return answer;
 }
 
+const OWNERS = new WeakMap<Facts, ReadonlyMap<string, Piece>>();
+
+/** The piece that a part belongs to. */
+function ownerOf({ id }: Part, facts: Facts): Piece | undefined {
+  const owners = OWNERS.get(facts) ?? new Map(facts.pieces.flatMap((piece) => piece.parts.map((part) => [part.id, piece] as const)));
+  OWNERS.set(facts, owners);
+  return owners.get(id);
+}
+
 type Tie = readonly [first: string, second: string];
 
 /** The order insisted on where it still names these colours, else the cheapest that keeps what tasks lie between. */
@@ -119,8 +128,7 @@ function keepingTies(order: readonly string[], ties: readonly Tie[]): string[] {
 
 /** Layers of a part that a task of the person's lies between: it comes after the first and before the second. */
 function tiedLayers(part: Part, { facts }: PlanContext): Tie[] {
-  const piece = facts.pieces.find((candidate) => candidate.parts.some((own) => own.id === part.id));
-  return (piece?.tasks ?? []).flatMap(({ after, before }): Tie[] =>
+  return (ownerOf(part, facts)?.tasks ?? []).flatMap(({ after, before }): Tie[] =>
     after && before && 'layerId' in after && 'layerId' in before && after.partId === part.id && before.partId === part.id
       ? [[after.layerId, before.layerId]]
       : [],
@@ -164,7 +172,7 @@ function sameMembers(one: readonly string[], other: readonly string[]): boolean 
 }
 
 function layerBegun(part: Part, zone: number, layer: PlacedLayer, context: PlanContext): boolean {
-  const piece = context.facts.pieces.find((candidate) => candidate.parts.some((own) => own.id === part.id));
+  const piece = ownerOf(part, context.facts);
   return piece
     ? context.history.coatsOn(piece.id, part.id, part.zones[zone].id).some((coat) => coat.layerId === layer.resolved.layer.id)
     : false;

@@ -22,7 +22,7 @@ const BEFORE_SURFACE: readonly WorkStage[] = ['material-test', 'wash', 'referenc
 const OF_A_LAYER: readonly WorkStage[] = ['scrap-test', 'mask', 'mix', 'promoter', 'coat', 'unmask', 'flat', 'rinse', 'age'];
 
 /** The newest sending back of a part, by an inspection or begun over a window that had shut; null where none stands. */
-export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'ofPiece' | 'done'>): SentBack | null {
+export function sentBackOf(piece: Piece, part: Part, history: Pick<History, 'ofPiece' | 'doneOf'>): SentBack | null {
   const inspected = inspectedBack(piece, part, history);
   const [times, at] = begunAgain(piece, part, history);
   if (at === null || times <= (inspected?.times ?? 0)) return inspected;
@@ -35,12 +35,12 @@ export function strippedSince(at: Minute, layerId: string, reason: string, befor
 }
 
 /** The highest attempt at which the log has a part washed or stripped, and when that was begun. */
-function begunAgain(piece: Piece, part: Part, { done }: Pick<History, 'done'>): [times: number, at: Minute | null] {
+function begunAgain(piece: Piece, part: Part, { doneOf }: Pick<History, 'doneOf'>): [times: number, at: Minute | null] {
   const prefix = `${piece.id}.${part.id}.`;
   let [times, first]: [number, Minute | null] = [0, null];
-  for (const [key, { at }] of done) {
+  for (const [key, { at }] of doneOf(piece.id, part.id)) {
     // Coats are laid again after any sending back; washed and stripped again is a part only where all is begun again.
-    if (!key.startsWith(prefix) || !BEFORE_SURFACE.some((stage) => key.startsWith(`${prefix}${stage}.`))) continue;
+    if (!BEFORE_SURFACE.some((stage) => key.startsWith(`${prefix}${stage}.`))) continue;
     const attempt = attemptIn(key);
     if (attempt > times || (attempt === times && first !== null && at < first)) [times, first] = [attempt, at];
   }

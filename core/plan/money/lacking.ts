@@ -34,7 +34,25 @@ export function suppliesOfAll(
     supplyUses(facts).flatMap(({ pieceId, at, line }) => (line.kind === 'gloves' ? [`${pieceId} ${dayOf(toMinute(at))}`] : [])),
   );
   const worn = (pieceId: string, at: Minute) => gloved.has(`${pieceId} ${dayOf(at)}`);
-  return shared(pieces.map((piece) => [piece.id, pieceSupplies(piece, steps, stock, sessions, worn)]));
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const ofPiece = grouped(steps, ({ pieceId }) => [pieceId]);
+  const stays = sessions.map(({ from, stepIds }) => ({ from, steps: stepIds.flatMap((id) => byId.get(id) ?? []) }));
+  const staysOf = grouped(stays, (stay) => [...new Set(stay.steps.map(({ pieceId }) => pieceId))]);
+  return shared(
+    pieces.map((piece) => [piece.id, pieceSupplies(piece, ofPiece.get(piece.id) ?? [], stock, staysOf.get(piece.id) ?? [], worn)]),
+  );
+}
+
+/** The same things under each of their keys. */
+function grouped<T>(things: readonly T[], keysOf: (thing: T) => readonly string[]): ReadonlyMap<string, readonly T[]> {
+  const groups = new Map<string, T[]>();
+  for (const thing of things)
+    for (const key of keysOf(thing)) {
+      const group = groups.get(key);
+      if (group) group.push(thing);
+      else groups.set(key, [thing]);
+    }
+  return groups;
 }
 
 /** What all pieces together buy of a supply is borne by each for what it uses of it, to the cent: a pack is not bought once a piece. */

@@ -54,9 +54,10 @@ export function pieceMoney(
   { shares, supplies: ofAll, listed }: Bought,
   { facts, history }: Pick<PlanContext, 'facts' | 'history'>,
 ): PieceMoney {
+  const spent = spentIn(history, facts);
   const bought = history.bought.reduce((sum, event) => sum + borneOf(event, piece.id), 0);
   const parts = piece.parcels.reduce((sum, parcel) => sum + parcel.price, 0);
-  const outside = boughtOutside(facts).reduce((sum, own) => (own.pieceId === piece.id ? sum + own.paid : sum), 0);
+  const outside = spent.outside.get(piece.id) ?? 0;
   const committed = bought + outside + piece.parcels.filter(isCommitted).reduce((sum, parcel) => sum + parcel.price, 0);
   const share = shares.get(piece.id);
   const parcels = piece.parcels
@@ -65,8 +66,8 @@ export function pieceMoney(
   const planned = parcels + (share?.minor ?? 0);
   const used =
     history.ofPiece(piece.id).reduce((sum, event) => sum + (event.kind === 'done' && event.coat?.ml ? usedOf(event.coat, facts) : 0), 0) +
-    lostPaint(facts).reduce((sum, lost) => sum + (lost.pieceId === piece.id ? lost.cost : 0), 0) +
-    suppliesUsed(piece.id, facts);
+    (spent.lost.get(piece.id) ?? 0) +
+    (spent.supplies.get(piece.id) ?? 0);
   const supplies = ofAll.get(piece.id) ?? [];
   const consumables = supplies.reduce((sum, line) => (listed.has(supplyKey(line)) ? sum : sum + line.cost), 0);
   const total = Math.round(committed + planned + consumables);
@@ -108,13 +109,30 @@ export function ownBudget(pieceId: string, { budgets }: Pick<Facts, 'budgets'>):
   return budgets.find(({ pieceIds }) => pieceIds?.length === 1 && pieceIds[0] === pieceId);
 }
 
-/** Supplies a piece has used up, minor units. */
-function suppliesUsed(pieceId: string, facts: Facts): number {
+/** What each piece has cost beside what was noted for it, minor units: bought outside, lost of its paint, supplies used up. */
+type Spent = { readonly outside: Sums; readonly lost: Sums; readonly supplies: Sums };
+type Sums = ReadonlyMap<string, number>;
+
+const SPENT = new WeakMap<PlanContext['history'], Spent>();
+
+/** Read off the log once for all pieces. */
+function spentIn(history: PlanContext['history'], facts: Facts): Spent {
+  const known = SPENT.get(history);
+  if (known) return known;
   const stock = shelfStock(facts);
-  return supplyUses(facts).reduce(
-    (sum, use) => (use.pieceId === pieceId ? sum + use.line.amount * unitPrice(use.line, stock).price : sum),
-    0,
-  );
+  const spent = {
+    outside: summed(boughtOutside(facts).map(({ pieceId, paid }) => [pieceId, paid])),
+    lost: summed(lostPaint(facts).flatMap(({ pieceId, cost }) => (pieceId === undefined ? [] : [[pieceId, cost]]))),
+    supplies: summed(supplyUses(facts).map(({ pieceId, line }) => [pieceId, line.amount * unitPrice(line, stock).price])),
+  };
+  SPENT.set(history, spent);
+  return spent;
+}
+
+function summed(costs: readonly (readonly [pieceId: string, cost: number])[]): Sums {
+  const sums = new Map<string, number>();
+  for (const [pieceId, cost] of costs) sums.set(pieceId, (sums.get(pieceId) ?? 0) + cost);
+  return sums;
 }
 
 /** What a coat as it was laid has used, minor units: its paint, without what was mixed in. */

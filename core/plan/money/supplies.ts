@@ -2,7 +2,6 @@ import { addedUp, roundedUp, supplyKey, unitPrice } from '#core/amounts/index';
 import { sessionSupplies } from '#core/buying/index';
 import type { Piece, Stock, SupplyLine } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
-import type { Session } from '../dates/index.ts';
 import type { Step } from '../steps/index.ts';
 
 /** What a piece still uses up beside paint, line by line: what is on the shelf of it is used, the rest is bought. */
@@ -22,26 +21,23 @@ export type PricedSupply = SupplyLine & {
   readonly source: 'own' | 'default';
 };
 
+/** A stay at the bench with the steps of all its pieces: gloves and tack cloths go by it. */
+export type StayWith = { readonly from: Minute; readonly steps: readonly Step[] };
+
 /**
- * @param sessions the stays at the bench: gloves and tack cloths go by them
+ * @param steps those of the piece
+ * @param stays those in which it is worked on
  * @param worn whether the piece has had its gloves of the day of a stay already
  */
 export function pieceSupplies(
   piece: Piece,
   steps: readonly Step[],
   stock: readonly Stock[],
-  sessions: readonly Pick<Session, 'stepIds' | 'from'>[],
+  stays: readonly StayWith[],
   worn: (pieceId: string, at: Minute) => boolean,
 ): PricedSupply[] {
-  const own = steps.filter((step) => step.pieceId === piece.id && step.stopped === undefined);
-  const byId = new Map(steps.map((step) => [step.id, step]));
-  const ahead = sessions.filter(({ from }) => !worn(piece.id, from));
-  const gloves = ahead.flatMap(({ stepIds }) =>
-    ofSession(
-      piece,
-      stepIds.flatMap((id) => byId.get(id) ?? []),
-    ),
-  );
+  const own = steps.filter(({ stopped }) => stopped === undefined);
+  const gloves = stays.filter(({ from }) => !worn(piece.id, from)).flatMap((stay) => ofSession(piece, stay.steps));
   return addedUp([...own.flatMap((step) => step.supplies), ...gloves])
     .filter((line) => roundedUp(line).amount > 0)
     .map((line) => priced(line, piece.supplies?.[supplyKey(line)], stock));

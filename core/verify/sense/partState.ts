@@ -40,9 +40,9 @@ export class PartState {
     this.#piece = piece;
     this.#part = part;
     this.films = new LyingFilms(around, told, piece, part);
-    this.tested =
-      part.toldBy !== undefined || [...told.history.done.keys()].some((key) => key.startsWith(`${piece.id}.${part.id}.material-test.`));
-    const worked = [...told.history.done].flatMap(([key, { at }]) => (isSurfaceWork(key, piece.id, part.id) ? [at] : []));
+    const done = told.history.doneOf(piece.id, part.id).map(([key, { at }]) => ({ stage: key.split('.')[2], at }));
+    this.tested = part.toldBy !== undefined || done.some(({ stage }) => stage === 'material-test');
+    const worked = done.flatMap(({ stage, at }) => (SURFACE_WORK.includes(stage) ? [at] : []));
     this.workedAt = worked.length === 0 ? null : Math.max(...worked);
     for (const task of piece.tasks ?? []) {
       const isDone = told.history.done.has(`${piece.id}.-.task.${task.id}.1`);
@@ -99,11 +99,6 @@ export class PartState {
 }
 
 const SURFACE_WORK = ['strip', 'strip-off', 'prep', 'repair'];
-
-function isSurfaceWork(key: string, pieceId: string, partId: string): boolean {
-  const [ofPiece, ofPart, stage] = key.split('.');
-  return ofPiece === pieceId && ofPart === partId && SURFACE_WORK.includes(stage);
-}
 
 /** What a task leaves sitting on its parts. */
 function fittingOf({ kind, fits }: Task): Fitting | undefined {

@@ -13,11 +13,12 @@ import { newId } from '../../app/writing/newId.ts';
 import { useNow } from '../../app/plan/useNow.ts';
 import { useWords } from '../../app/useWords.ts';
 import { FindingsAt } from '../../views/FindingsAt.tsx';
-import { stepTitle } from '../../views/stepTitle.ts';
+import { stepTitle } from '../../views/words/stepTitle.ts';
 import { AfterDone, type JustDone } from './outcome/AfterDone.tsx';
 import { useAirHolds } from './tonight/AirHolds.tsx';
 import { Checks } from './outcome/Checks.tsx';
 import { Finger } from './Finger.tsx';
+import { InTheCan } from './InTheCan.tsx';
 import { Inspections } from './outcome/Inspections.tsx';
 import { OutcomeChoices, outcomeEvents } from './outcome/outcomes.tsx';
 import { Parted } from './outcome/Parted.tsx';
@@ -185,6 +186,7 @@ export function Bench() {
           {step.afterwards && ` ${step.afterwards}.`}
           {step.wetNearby && ` ${wetNearbyText(step.wetNearby, facts.pieces, words.moment)}`}
         </p>
+        <InTheCan batch={batch} />
         {cautionsFor(step.hazards)
           .slice(0, 2)
           .map(({ hazard, text }) => (

@@ -1,7 +1,7 @@
 import { capital } from '#core/units/index';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { moreText, reachText, thinText } from '../../views/rationText.ts';
+import { moreText, reachText, thinText } from '../../views/words/rationText.ts';
 import { FoldingSheet } from '../../views/folding/FoldingSheet.tsx';
 
 /** Paint that barely stretches or does not, before it is mixed or shaken: how far it reaches, where to thin it out, what more costs. */

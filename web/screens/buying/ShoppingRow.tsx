@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
 import { useWords } from '../../app/useWords.ts';
-import { HAND_NAMES } from '../../views/handNames.ts';
+import { HAND_NAMES } from '../../views/words/handNames.ts';
 import { PaintStrip } from '../../views/drawn/paint.tsx';
 import { useListPlan } from './ListPlan.tsx';
 import { OtherwiseBought } from './OtherwiseBought.tsx';

@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
 import { PaintStrip } from '../../views/drawn/paint.tsx';
-import { lastsText, takesText } from '../../views/rationText.ts';
+import { lastsText, takesText } from '../../views/words/rationText.ts';
 import { Why } from '../../views/Why.tsx';
 import { mixAgain, type Target } from './target.ts';
 

@@ -3,7 +3,7 @@ import type { HangingPart, PlannedStep } from '#core/plan/index';
 import { useDraggable } from '@dnd-kit/core';
 import { memo } from 'react';
 import { useWords } from '../../app/useWords.ts';
-import { stepTitle } from '../../views/stepTitle.ts';
+import { stepTitle } from '../../views/words/stepTitle.ts';
 import type { Axis } from './foldedAxis.ts';
 import { HEAD, LABEL, ROW } from './geometry.ts';
 

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useTrials } from '../../app/plan/useTrials.ts';
 import { useWords } from '../../app/useWords.ts';
-import { stepTitle } from '../../views/stepTitle.ts';
+import { stepTitle } from '../../views/words/stepTitle.ts';
 import { planner } from '../../workers/planner.ts';
 import type { StepTried } from '../../workers/plan.worker.ts';
 import { HEAD, ROW, WIDTH } from './geometry.ts';

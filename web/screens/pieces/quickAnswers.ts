@@ -4,7 +4,7 @@ import { aimSchema, type Facts, looksLikeSchema, type Workshop } from '#core/fac
 import type { LastCoat, QuickAnswers, WhereNow } from '#core/plan/index';
 import { type Minute, parseMoney, parseQuantity } from '#core/units/index';
 import { z } from 'zod';
-import { readScale } from '../../views/scaleText.ts';
+import { readScale } from '../../views/words/scaleText.ts';
 
 const WHERE_NOW = ['untouched', 'bare', 'primed', 'coloured', 'cleared'] as const satisfies readonly WhereNow[];
 export const ALREADY_COATED: readonly WhereNow[] = ['primed', 'coloured', 'cleared'];

@@ -4,7 +4,7 @@ import { unplannedBecause, cautionsFor, DEFER } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
 import { useMemo } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
-import { oldPaintText } from '../../views/oldPaintText.ts';
+import { oldPaintText } from '../../views/words/oldPaintText.ts';
 import { useWords } from '../../app/useWords.ts';
 
 /** One part on one sheet: what it is, each step with a place for the time, the gate, and the cautions. */

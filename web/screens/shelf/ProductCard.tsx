@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { useState } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useWords } from '../../app/useWords.ts';
-import { lastsText, takesText } from '../../views/rationText.ts';
+import { lastsText, takesText } from '../../views/words/rationText.ts';
 import { Why } from '../../views/Why.tsx';
 import { CanDrawing } from './CanDrawing.tsx';
 import { WeighCan } from './WeighCan.tsx';

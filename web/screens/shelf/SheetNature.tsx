@@ -1,6 +1,6 @@
 import { familyDrying } from '#core/drying/index';
 import { familySchema, type Hand, plain, roleSchema, roleText, type Sheet } from '#core/facts/index';
-import { HAND_NAMES } from '../../views/handNames.ts';
+import { HAND_NAMES } from '../../views/words/handNames.ts';
 import { Chips } from '../../views/fields/Chips.tsx';
 import { LabelRatios } from './LabelRatios.tsx';
 import type { KeepSheet } from './keepSheet.ts';

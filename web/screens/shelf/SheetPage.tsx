@@ -7,7 +7,7 @@ import { Lost } from '../../app/shell/Lost.tsx';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { newId } from '../../app/writing/newId.ts';
 import { useSaving } from '../../app/writing/useFacts.ts';
-import { HAND_NAMES } from '../../views/handNames.ts';
+import { HAND_NAMES } from '../../views/words/handNames.ts';
 import type { KeepSheet } from './keepSheet.ts';
 import { SheetColours } from './SheetColours.tsx';
 import { SheetGrounds } from './SheetGrounds.tsx';

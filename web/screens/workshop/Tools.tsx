@@ -2,7 +2,7 @@ import { type Hand, handSchema } from '#core/facts/index';
 import { useState } from 'react';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
-import { HAND_NAMES } from '../../views/handNames.ts';
+import { HAND_NAMES } from '../../views/words/handNames.ts';
 import { Chips } from '../../views/fields/Chips.tsx';
 import { BenchMinutes } from './hours/BenchMinutes.tsx';
 import { Sizes } from './Sizes.tsx';

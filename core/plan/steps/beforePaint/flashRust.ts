@@ -20,7 +20,7 @@ export function rustedSince(bared: Ref | null, { of: { piece, part } }: Pick<Ste
   if (!bared || !('at' in bared) || !flashRusts(part)) return null;
   const { history, clocks, workshop, now } = context;
   if (piece.knows?.some(({ rule, partId }) => rule === 'bare-steel' && (partId ?? part.id) === part.id)) return null;
-  const ofPart = [...history.done].filter(([key]) => key.startsWith(`${piece.id}.${part.id}.`));
+  const ofPart = history.doneOf(piece.id, part.id);
   const boxed = ofPart.some(([, { at, event }]) => at === bared.at && event.boxed);
   const guarded = ofPart.some(([key, { at }]) => key.startsWith(`${piece.id}.${part.id}.metal-prep.`) && at >= bared.at);
   return boxed || guarded || clocks.flashRust(workshop.sprayPlaceId, bared.at) >= now ? null : bared.at;

@@ -16,7 +16,7 @@ export function addReadings(chain: StepChain, { history }: PlanContext): void {
   const open = (piece.references ?? []).filter((own) => own.partId === part.id && own.lab === undefined);
   if (open.length === 0) return;
   const begun = TOO_LATE.map((stage) => `${piece.id}.${part.id}.${stage}.`);
-  if ([...history.done.keys()].some((key) => begun.some((start) => key.startsWith(start)))) return;
+  if (history.doneOf(piece.id, part.id).some(([key]) => begun.some((start) => key.startsWith(start)))) return;
   for (const { id, where, ageings = [] } of open) {
     chain.add({
       stage: 'reference',

@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { PaintStrip } from '../../../views/drawn/paint.tsx';
-import { reachText } from '../../../views/rationText.ts';
+import { reachText } from '../../../views/words/rationText.ts';
 import { FindingsAt } from '../../../views/FindingsAt.tsx';
 import { Why } from '../../../views/Why.tsx';
 import { SideBySide } from './SideBySide.tsx';

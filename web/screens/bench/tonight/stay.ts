@@ -2,7 +2,7 @@ import { supplyName } from '#core/amounts/index';
 import type { Piece, SupplyLine } from '#core/facts/index';
 import type { PlannedStep, PlanView, Session, WetNearby } from '#core/plan/index';
 import { capital, listed, localMoment, plural } from '#core/units/index';
-import { stepTitle } from '../../../views/stepTitle.ts';
+import { stepTitle } from '../../../views/words/stepTitle.ts';
 
 /** The stay shown on Tonight: the one that is on, else the next. */
 export function stayOf(plan: PlanView): { session: Session; on: boolean } | null {

@@ -1,3 +1,4 @@
+import { leftOnShelf } from '#core/buying/index';
 import { type Facts, hasPaintedZone, type Layer, type Part, type Piece } from '#core/facts/index';
 import type { LayerView, StackView } from '#core/plan/index';
 import { onTheirGrounds } from './looks/onTheirGrounds.ts';
@@ -142,7 +143,10 @@ export function Coats({ piece, view }: SectionProps) {
           <ul className="mt-2 space-y-1">
             {[...stack.layers].reverse().map((layer) => (
               <li key={layer.layerId} className="flex justify-between gap-3">
-                <span className="truncate">{layer.name}</span>
+                <span className="truncate">
+                  {layer.name}
+                  <LeftOf productId={part.layers.find(({ id }) => id === layer.layerId)?.productId} />
+                </span>
                 <Why title="Amount" text={amountText(layer, words.volume)} source={layer.source}>
                   <span className="figure">{words.volume(layer.ml)}</span>
                 </Why>
@@ -153,6 +157,14 @@ export function Coats({ piece, view }: SectionProps) {
       </aside>
     </div>
   );
+}
+
+/** What there is of it, as the shelf has it. */
+function LeftOf({ productId }: { productId: string | undefined }) {
+  const { facts } = usePlan();
+  const words = useWords();
+  const left = productId === undefined ? undefined : leftOnShelf(facts).get(productId);
+  return left === undefined ? null : <span className="second block text-small">{words.volume(left)} left</span>;
 }
 
 /** Both ways a coat is reckoned, and the one that holds. */

@@ -4,7 +4,7 @@ import type { GroundOfPart, JointOfPart, LayerView, Mended } from '#core/plan/in
 import { useEffect, useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
-import { sentence } from '../../../views/sentence.ts';
+import { sentence } from '../../../views/words/sentence.ts';
 import { Why } from '../../../views/Why.tsx';
 import { planner } from '../../../workers/planner.ts';
 import { Overshot } from './Overshot.tsx';

@@ -3,10 +3,10 @@ import type { LayerView } from '#core/plan/index';
 import { SlidersHorizontal, Thermometer } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { HAND_NAMES } from '../../../views/handNames.ts';
+import { HAND_NAMES } from '../../../views/words/handNames.ts';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import { SmallSelect } from '../../../views/fields/SmallField.tsx';
-import { WARM_LABELS } from '../../../views/warmWords.ts';
+import { WARM_LABELS } from '../../../views/words/warmWords.ts';
 import { ByTools } from './choosing/ByTools.tsx';
 import { WarmLayer } from './WarmLayer.tsx';
 

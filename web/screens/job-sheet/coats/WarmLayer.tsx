@@ -4,7 +4,7 @@ import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../app/useWords.ts';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import { SpellFields } from '../../../views/fields/SpellFields.tsx';
-import { WARM_CAUTIONS, WARM_LABELS } from '../../../views/warmWords.ts';
+import { WARM_CAUTIONS, WARM_LABELS } from '../../../views/words/warmWords.ts';
 
 type Choice = 'no' | WarmBy;
 

@@ -6,7 +6,7 @@ import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { PaintStrip } from '../../../views/drawn/paint.tsx';
 import { FindingsAt } from '../../../views/FindingsAt.tsx';
-import { stepTitle } from '../../../views/stepTitle.ts';
+import { stepTitle } from '../../../views/words/stepTitle.ts';
 import { Why } from '../../../views/Why.tsx';
 import { HangingNow } from './HangingNow.tsx';
 import { OwnMinutes } from './OwnMinutes.tsx';

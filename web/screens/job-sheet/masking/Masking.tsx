@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { Chips } from '../../../views/fields/Chips.tsx';
-import { sentence } from '../../../views/sentence.ts';
+import { sentence } from '../../../views/words/sentence.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
 import { usePieceSave, withPart } from '../pieceChanges.ts';
 import type { SectionProps } from '../sectionProps.ts';

@@ -9,7 +9,7 @@ import { Cautions } from '../../../views/Cautions.tsx';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
-import { oldPaintText } from '../../../views/oldPaintText.ts';
+import { oldPaintText } from '../../../views/words/oldPaintText.ts';
 import { Gate } from './Gate.tsx';
 import { Methods } from './Methods.tsx';
 import { SurfaceView } from './SurfaceView.tsx';

@@ -2,7 +2,7 @@ import { type Aim, aimSchema, type Piece, plain } from '#core/facts/index';
 import { capital } from '#core/units/index';
 import { KeptField } from '../../../views/fields/KeptField.tsx';
 import { SmallSelect } from '../../../views/fields/SmallField.tsx';
-import { readScale } from '../../../views/scaleText.ts';
+import { readScale } from '../../../views/words/scaleText.ts';
 import { usePieceSave } from '../pieceChanges.ts';
 
 const SAID: Partial<Record<Aim, string>> = {

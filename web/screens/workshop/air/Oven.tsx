@@ -3,7 +3,7 @@ import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { QuantityField } from '../../../views/fields/QuantityField.tsx';
-import { WARM_CAUTIONS } from '../../../views/warmWords.ts';
+import { WARM_CAUTIONS } from '../../../views/words/warmWords.ts';
 import { Sizes } from '../Sizes.tsx';
 import { WeeklyHours } from '../hours/WeeklyHours.tsx';
 import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';

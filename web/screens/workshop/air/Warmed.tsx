@@ -9,7 +9,7 @@ import { useWords } from '../../../app/useWords.ts';
 import { MomentField } from '../../../views/fields/MomentField.tsx';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import { SpellFields } from '../../../views/fields/SpellFields.tsx';
-import { WARM_LABELS } from '../../../views/warmWords.ts';
+import { WARM_LABELS } from '../../../views/words/warmWords.ts';
 
 type WarmedEvent = EventOf<'warmed'>;
 

@@ -2,7 +2,7 @@ import { benchMinutes } from '#core/amounts/index';
 import type { Hand, Workshop } from '#core/facts/index';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../../app/writing/useFacts.ts';
-import { HAND_NAMES } from '../../../views/handNames.ts';
+import { HAND_NAMES } from '../../../views/words/handNames.ts';
 import { QuantityField } from '../../../views/fields/QuantityField.tsx';
 
 type Own = NonNullable<Workshop['benchMinutes']>;

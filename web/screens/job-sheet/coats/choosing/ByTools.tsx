@@ -4,7 +4,7 @@ import { durationText } from '#core/units/index';
 import { useMemo, useState } from 'react';
 import { usePlan } from '../../../../app/plan/PlanContext.tsx';
 import { useWords } from '../../../../app/useWords.ts';
-import { HAND_NAMES } from '../../../../views/handNames.ts';
+import { HAND_NAMES } from '../../../../views/words/handNames.ts';
 
 /** The same layer by can, airbrush, gun and brush: paint, money, minutes and clean-up beside each other. */
 export function ByTools({ part, layer }: { part: Part; layer: Layer }) {

@@ -2,7 +2,7 @@ import { counted } from '#core/units/index';
 import { madeOfText, type Part, type Piece } from '#core/facts/index';
 import { unplannedBecause } from '#core/safety/index';
 import { partAreaCm2 } from '#core/survey/index';
-import { oldPaintText } from '../../../../views/oldPaintText.ts';
+import { oldPaintText } from '../../../../views/words/oldPaintText.ts';
 import { GuessMark } from '../../GuessMark.tsx';
 
 type Node = { readonly part: Part; readonly depth: number };
