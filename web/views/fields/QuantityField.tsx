@@ -29,7 +29,7 @@ export function QuantityField({
     <KeptField
       label={label}
       labelLook={small ? 'second block text-small' : 'mb-1 block font-[650] text-ink'}
-      look={small ? '!min-h-9 !w-16 !px-2' : '!w-40'}
+      look={small ? '!min-h-9 !w-[88px] !px-2' : '!w-40'}
       shown={shown}
       placeholder={placeholder}
       read={(text) => {

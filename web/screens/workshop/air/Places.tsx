@@ -6,6 +6,7 @@ import { usePlan } from '../../../app/plan/PlanContext.tsx';
 import { newId } from '../../../app/writing/newId.ts';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
+import { Heating } from './Heating.tsx';
 import { ReadingForm } from './ReadingForm.tsx';
 import { UsualByMonth } from './UsualByMonth.tsx';
 import { PlacePosition } from './PlacePosition.tsx';
@@ -101,7 +102,7 @@ function PlaceAir({ place }: { place: Place }) {
         <span className="font-[650] text-ink">{place.name}</span>{' '}
         <span className="second text-small">
           {place.heated ? 'heated' : 'unheated'}
-          {place.sleptIn ? ', people sleep here: no solvent or 2K film dries here' : ''}
+          {place.sleptIn ? '; no solvent or 2K film dries where people sleep' : ''}
         </span>
       </p>
       {now && (
@@ -117,6 +118,7 @@ function PlaceAir({ place }: { place: Place }) {
           </span>
         </p>
       )}
+      <Heating place={place} />
       {typing ? (
         <ReadingForm place={place} onKept={() => setTyping(false)} />
       ) : (
