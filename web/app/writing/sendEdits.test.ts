@@ -16,6 +16,16 @@ let away: boolean;
 let refuses: string | null;
 let refusesWith: number;
 
+/** What each was before it was written last: that is what undoing the newest brings back. */
+let before: Map<string, Piece>;
+
+function undone(id: string, { revision }: { revision: number }) {
+  const now = there.get(id)?.revision ?? 0;
+  if (revision !== now) return jsonAnswer(409, { title: 'Stale.', mend: 'Read it again.', current: now });
+  there.set(id, { piece: before.get(id) ?? lamp, revision: now + 1 });
+  return jsonAnswer(200, { revision: now + 1 });
+}
+
 function stubServer(): void {
   stubRequests(async (request) => {
     if (away) throw new TypeError('Failed to fetch');
@@ -25,12 +35,14 @@ function stubServer(): void {
       const pieces = [...there.values()].map((own) => own.piece);
       return jsonAnswer(200, { facts: { ...EMPTY_FACTS, pieces }, revisions, changes: there.size, demo: false, setAside: 0 });
     }
+    if (path.startsWith('/api/undo/')) return undone(path.split('/').at(-1) ?? '', await request.json());
     if (refuses) return jsonAnswer(refusesWith, { title: refuses, mend: 'Mend it.' });
     const id = path.split('/').at(-1) ?? '';
     const now = there.get(id)?.revision ?? 0;
     const sent = request.method === 'DELETE' ? null : ((await request.json()) as { value: Piece; revision: number });
     const from = sent ? sent.revision : Number(new URL(request.url).searchParams.get('revision'));
     if (from !== now) return jsonAnswer(409, { title: 'Stale.', mend: 'Read it again.', current: now });
+    before.set(id, there.get(id)?.piece ?? sent?.value ?? lamp);
     if (sent) there.set(id, { piece: sent.value, revision: now + 1 });
     else there.delete(id);
     return jsonAnswer(200, { revision: now + 1 });
@@ -80,6 +92,7 @@ beforeEach(() => {
   there = new Map([lamp, other].map((own) => [own.id, { piece: own, revision: 1 }]));
   [away, refuses, refusesWith] = [false, null, 422];
   toasts.length = 0;
+  before = new Map();
   stubServer();
 });
 afterEach(() => vi.unstubAllGlobals());
@@ -180,5 +193,53 @@ describe('a change made while the server is away', () => {
     expect(there.get('lamp')?.revision).toBe(1);
     await page.sendWaiting();
     expect(there.get('lamp')).toMatchObject({ piece: { name: 'Table lamp', aim: 'aged' }, revision: 3 });
+  });
+});
+
+describe('undo, with two tabs open', () => {
+  const lampThere = () => there.get('lamp')?.piece;
+  it('takes back what was done last', async () => {
+    const page = await tab();
+    await page.change('lamp', { name: 'Table lamp' });
+    toasts[0].undo?.();
+    await vi.waitFor(() => expect(lampThere()?.name).toBe('Lamp'));
+  });
+  it.each<[string, Partial<Piece>, Partial<Piece>]>([
+    ['another field', { name: 'Table lamp' }, { aim: 'aged' }],
+    [
+      'another part, or one added',
+      { parts: [part({ name: 'Shade' })] },
+      { parts: [part({ name: 'Shell' }), part({ id: 'arm', name: 'Arm' })] },
+    ],
+  ])('leaves what the other has said of %s', async (_what, mine, theirs) => {
+    const [one, two] = [await tab(), await tab()];
+    await one.change('lamp', mine);
+    await two.change('lamp', theirs);
+    const elsewhere = lampThere();
+    toasts[0].undo?.();
+    await vi.waitFor(() => expect(toasts.at(-1)?.text).toContain('What was changed since stays'));
+    for (const key of Object.keys(mine) as (keyof Piece)[]) if (key !== 'parts') expect(lampThere()?.[key]).toEqual(lamp[key]);
+    expect(lampThere()?.parts.map(({ name }) => name)).toEqual(theirs.parts ? ['Shell', 'Arm'] : ['Shell']);
+    expect(lampThere()?.aim).toBe(elsewhere?.aim);
+  });
+  it('asks where the other has said the same otherwise', async () => {
+    const [one, two] = [await tab(), await tab()];
+    await one.change('lamp', { name: 'Table lamp' });
+    const said = two.change('lamp', { name: 'Desk lamp' });
+    await vi.waitFor(() => expect(two.openQuestion()).not.toBeNull());
+    two.openQuestion()?.answer('mine');
+    await said;
+    toasts[0].undo?.();
+    await vi.waitFor(() => expect(one.openQuestion()).not.toBeNull());
+    one.openQuestion()?.answer('theirs');
+    await vi.waitFor(() => expect(one.openQuestion()).toBeNull());
+    expect(lampThere()?.name).toBe('Desk lamp');
+  });
+  it('takes back the first of two presses, and keeps the second', async () => {
+    const page = await tab();
+    await page.change('lamp', { name: 'Table lamp' });
+    await page.change('lamp', { aim: 'aged' });
+    toasts[0].undo?.();
+    await vi.waitFor(() => expect(lampThere()).toMatchObject({ name: 'Lamp', aim: 'aged' }));
   });
 });

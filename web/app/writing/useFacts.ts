@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import type { ProblemDetails, Snapshot } from '../../api/answers.ts';
 import { NO_SNAPSHOT, useWorkshopQuery, workshopApi } from '../../api/workshopApi.ts';
 import { store, useAppSelector } from '../store.ts';
-import { factIn, factsHere, fetchNewest, settled, write, type Written } from './factWrites.ts';
+import { factIn, factsHere, fetchNewest, notTaken, settled, write, type Written } from './factWrites.ts';
 import { dropChange, keepChange } from './logging.ts';
 import { newId } from './newId.ts';
 import type { KeptEdit } from './outbox.ts';
@@ -114,7 +114,7 @@ function saveInTurn<C extends Collection>(collection: C, id: string, made: () =>
         toast.error(answer.state === 'refused' ? `${answer.title} ${answer.mend}` : 'It is being changed elsewhere just now: do it again.');
         return false;
       }
-      if (own.said) toast(own.said, { action: { label: 'Undo', onClick: () => void undo(collection, id, answer.revision) } });
+      if (own.said) toast(own.said, { action: { label: 'Undo', onClick: () => void undo(collection, id, answer.revision, own) } });
       return true;
     }
   });
@@ -150,10 +150,17 @@ function inTurn<T>(key: string, work: () => Promise<T>): Promise<T> {
   return own;
 }
 
-async function undo(collection: Collection, id: string, revision: number): Promise<void> {
+/** Takes one change back: as it was before, or, where more has been said of it since, here or elsewhere, that change alone. */
+async function undo<C extends Collection>(collection: C, id: string, revision: number, was: ToSave<FactOf<C>>): Promise<void> {
   try {
     await store.dispatch(workshopApi.endpoints.undoFact.initiate({ collection, id, revision })).unwrap();
   } catch (error) {
-    tellProblem(error);
+    const { fact: after, base: before } = was;
+    if (notTaken(error).state !== 'stale' || !after || !before) return tellProblem(error);
+    await saveInTurn(collection, id, async () => {
+      await fetchNewest();
+      const fact = await settled(collection, after, before, factsHere());
+      return fact && { fact, base: after, said: 'Taken back. What was changed since stays.' };
+    });
   }
 }
