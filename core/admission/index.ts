@@ -1,3 +1,4 @@
+export { droppedSaid } from './dropped.ts';
 export { type BroughtIn, broughtIn } from './bringIn.ts';
 export { isPieceText, type PieceFile, pieceFileOf, pieceFileSchema, readPieceText } from './pieceFile.ts';
 export { readWorkshopFile } from './readWorkshopFile.ts';

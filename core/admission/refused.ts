@@ -40,7 +40,8 @@ function refusedOn(part: Part, piece: Piece, facts: Facts, at: string): Problem 
   return null;
 }
 
-function flatWhyNot(layer: Layer, facts: Facts): string | null {
+/** Why a layer is never flatted, where it is to be; null where it may. */
+export function flatWhyNot(layer: Layer, facts: Facts): string | null {
   return layer.flatAfter === undefined ? null : flatRefused(resolveLayer(layer, facts));
 }
 

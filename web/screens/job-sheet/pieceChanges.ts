@@ -1,5 +1,5 @@
 import { type Facts, type Part, type Picture, type Piece, withZone, type Zone } from '#core/facts/index';
-import { admissible, letGo } from '#core/admission/index';
+import { admissible, droppedSaid, letGo } from '#core/admission/index';
 import { toIso } from '#core/units/index';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
@@ -35,11 +35,13 @@ export function usePieceSave(): (piece: Piece, said?: string) => Promise<boolean
 }
 
 function kept(changed: Piece, facts: Facts) {
-  return letGo(
-    admissible(changed, facts),
+  const allowed = admissible(changed, facts);
+  const { piece, moved } = letGo(
+    allowed,
     facts.pieces.find(({ id }) => id === changed.id),
     facts,
   );
+  return { piece, moved: [...droppedSaid(changed, allowed, facts), ...moved] };
 }
 
 /** What an edit makes of a piece as it stands, and what is said of it; null where it comes to nothing. */
