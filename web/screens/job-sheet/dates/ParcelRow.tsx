@@ -1,12 +1,12 @@
 import type { Parcel, Piece } from '#core/facts/index';
 import { counted, localMoment } from '#core/units/index';
-import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { ChangeButton } from '../../../views/fields/ChangeButton.tsx';
 import { DateField } from '../../../views/fields/DateField.tsx';
+import { RemoveButton } from '../../../views/fields/RemoveButton.tsx';
 import { ParcelForm } from './ParcelForm.tsx';
 
 /** One thing that is to come: when, what waits for it, and all that can be said of it later: ordered, another day, here, not coming. */
@@ -49,10 +49,10 @@ export function ParcelRow({ piece, parcel }: { piece: Piece; parcel: Parcel }) {
       <button type="button" className="chip" aria-pressed={parcel.arrived} onClick={() => change({ arrived: !parcel.arrived }, 'Noted.')}>
         {parcel.arrived ? 'arrived' : 'it is here'}
       </button>
-      <ChangeButton what={parcel.name} open={changing} onOpen={setChanging} />
-      <button type="button" className="p-2" aria-label={`Take out ${parcel.name}`} onClick={takeOut}>
-        <Trash2 size={16} aria-hidden />
-      </button>
+      <span className="ml-auto flex items-center">
+        <ChangeButton what={parcel.name} open={changing} onOpen={setChanging} />
+        <RemoveButton what={parcel.name} onRemove={takeOut} />
+      </span>
       {changing && <ParcelForm piece={piece} was={parcel} onKept={() => setChanging(false)} />}
       {asked && (
         <div className="basis-full">
