@@ -28,7 +28,7 @@ export { type Addition, additionsFor } from './mixing/additions.ts';
 export { ASTRAY, type Astray, type Correction, correctionFor, type Cup, readingOf } from './mixing/correction.ts';
 export { overGround } from './overGround.ts';
 export { besideWords, LIKENESS_WORDS, type Likeness, likeness } from './words.ts';
-export { bestReference, LOOK_BENEATH, TOLERANCE_DELTA_E, type Trust, trustOf } from './reading/references.ts';
+export { bestReference, LOOK_BENEATH, type SpotsApart, spotsApart, TOLERANCE_DELTA_E, type Trust, trustOf } from './reading/references.ts';
 export { SHIFT_STEP, type Shift, SHIFTS, shiftedBy } from './reading/shifts.ts';
 export { type NamedColour, namedColour, PALETTE } from './reading/palette.ts';
 export { atGloss } from './surface.ts';

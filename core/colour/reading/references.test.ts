@@ -8,6 +8,7 @@ import {
   likeness,
   SHIFTS,
   shiftedBy,
+  spotsApart,
   TOLERANCE_DELTA_E,
   trustOf,
   UNSURE_DELTA_E,
@@ -54,6 +55,24 @@ describe('a reference', () => {
     expect(bestReference([unread])).toBeUndefined();
     expect(bestReference([reference({ id: 'chip' }), reference({ id: 'good', kind: 'unfaded-example' })])?.id).toBe('good');
   });
+});
+
+describe('the spots of one piece', () => {
+  const hidden = reference({ id: 'hidden', kind: 'hidden-spot', where: 'under the plate', lab: { l: 40, a: 30, b: 20 } });
+  const lid = reference({ id: 'lid', kind: 'hidden-spot', where: 'inside the lid', lab: { l: 40.6, a: 30, b: 20 } });
+  const faded = reference({ id: 'faded', kind: 'aged-spot', where: 'on the roof', lab: { l: 55, a: 22, b: 20 } });
+  const { lab: _lab, ...unread } = reference({ id: 'unread' });
+  it('say how far they are from each other, the farthest first, and whether that can be told', () => {
+    const apart = spotsApart([hidden, lid, faded, unread]);
+    expect(apart.map(({ one, other, told }) => [one.id, other.id, told])).toEqual([
+      ['hidden', 'faded', true],
+      ['lid', 'faded', true],
+      ['hidden', 'lid', false],
+    ]);
+    expect(apart[0].deltaE).toBeCloseTo(colourDifference({ l: 40, a: 30, b: 20 }, { l: 55, a: 22, b: 20 }), 9);
+    expect(apart[0].beside).toContain('darker');
+  });
+  it('are none where fewer than two were read', () => expect(spotsApart([hidden, unread])).toEqual([]));
 });
 
 describe('a step on purpose', () => {

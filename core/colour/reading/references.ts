@@ -1,4 +1,6 @@
 import { type Ageing, type Reference, REFERENCE_KINDS, type ReferenceKind, type Tolerance } from '#core/facts/index';
+import { besideWords } from '../words.ts';
+import { colourDifference } from '../spaces.ts';
 import { UNSURE_DELTA_E } from './patch.ts';
 
 /** How far a reference can be trusted, and what is near enough to it (trade §10). */
@@ -59,3 +61,28 @@ export function bestReference(references: readonly Reference[]): Reference | und
 
 /** ΔE2000 that is near enough: nobody tells it apart; a match in hand; a family likeness (trade §10). */
 export const TOLERANCE_DELTA_E: Record<Tolerance, number> = { exact: 1, near: 2, family: 5 };
+
+/** Two spots that were read, how far they lie from each other (ΔE2000), and whether their readings can tell them apart. */
+export type SpotsApart = {
+  readonly one: Reference;
+  readonly other: Reference;
+  readonly deltaE: number;
+  /** How the one is beside the other: lighter, yellower. */
+  readonly beside: readonly string[];
+  /** More than what the less sure of the two may be off. */
+  readonly told: boolean;
+};
+
+/** The spots of one piece among themselves, the farthest apart first: one colour that faded here and not there, or two colours. */
+export function spotsApart(references: readonly Reference[]): SpotsApart[] {
+  const read = references.flatMap((own) => (own.lab ? [{ own, lab: own.lab }] : []));
+  return read
+    .flatMap((one, index) =>
+      read.slice(index + 1).map((other): SpotsApart => {
+        const deltaE = colourDifference(one.lab, other.lab);
+        const unsure = Math.max(trustOf(one.own).deltaE, trustOf(other.own).deltaE);
+        return { one: one.own, other: other.own, deltaE, beside: besideWords(one.lab, other.lab), told: deltaE > unsure };
+      }),
+    )
+    .sort((a, b) => b.deltaE - a.deltaE);
+}

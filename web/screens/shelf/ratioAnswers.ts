@@ -5,10 +5,10 @@ import { z } from 'zod';
 /** "4:1" or "1:3" where it is so many parts to one, else the share in percent, to the last place that was typed. */
 export function ratioText(parts: number | undefined): string {
   if (parts === undefined) return '';
-  if (parts > 1) return `1:${typedNumber(parts)}`;
-  const paint = parts > 0 ? 1 / parts : 0;
-  const tenths = Math.round(paint * 10) / 10;
-  return paint >= 1 && Math.abs(paint - tenths) < 1e-6 ? `${tenths}:1` : `${Number((parts * 100).toFixed(4))} %`;
+  const [paint, other] = parts > 1 ? [1, parts] : [parts > 0 ? 1 / parts : 0, 1];
+  const inTenths = [paint, other].every((own) => Math.abs(own - Math.round(own * 10) / 10) < 1e-6);
+  if (paint < 1 || !inTenths) return `${typedNumber(parts * 100)} %`;
+  return `${typedNumber(Math.round(paint * 10) / 10)}:${typedNumber(other)}`;
 }
 
 export type SaidRatios = Pick<Label, 'thinning' | 'hardener'>;

@@ -25,7 +25,7 @@ export function OneLine({
   const schema = z.object({ text: z.string().trim().min(1, lacks).max(most, `At most ${most} characters.`) });
   const form = useTyped(schema, { text: '' });
   return (
-    <SmallForm label={label} className="flex flex-wrap items-end gap-2" onSend={() => void form.send(({ text }) => onKeep(text))}>
+    <SmallForm label={button} className="flex flex-wrap items-end gap-2" onSend={() => void form.send(({ text }) => onKeep(text))}>
       <TypedField form={form} of="text" label={label} width={width} placeholder={placeholder} />
       <button type="submit" className="chip !min-h-10">
         {button}

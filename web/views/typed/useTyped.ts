@@ -28,10 +28,13 @@ export function useTyped<T extends FieldValues, R>(schema: z.ZodType<R, T>, fres
     send: async (take: (read: R) => Promise<boolean>): Promise<void> => {
       if (sending.current) return;
       sending.current = true;
-      await handleSubmit(async (read) => {
-        if (await take(read)) reset(fresh);
-      })();
-      sending.current = false;
+      try {
+        await handleSubmit(async (read) => {
+          if (await take(read)) reset(fresh);
+        })();
+      } finally {
+        sending.current = false;
+      }
     },
   };
 }

@@ -1,4 +1,4 @@
-import { bestReference, hexOf, likeness, LOOK_BENEATH, readColour, trustOf } from '#core/colour/index';
+import { bestReference, hexOf, likeness, LOOK_BENEATH, readColour, spotsApart, trustOf } from '#core/colour/index';
 import {
   AGEINGS,
   type Ageing,
@@ -10,7 +10,7 @@ import {
   type ReferenceKind,
 } from '#core/facts/index';
 import { isPlanned } from '#core/safety/index';
-import { capital, toIso } from '#core/units/index';
+import { capital, listed, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { newId } from '../../../../app/writing/newId.ts';
 import { nowMinute } from '../../../../app/plan/PlanContext.tsx';
@@ -33,6 +33,9 @@ const GOOD_FOR = {
 const LIGHT_NAMES: Record<Light, string> = { daylight: 'by daylight', lamp: 'by lamp', both: 'in two lights' };
 /** Read on the piece itself, so before its paint goes. */
 const ON_THE_PIECE: readonly ReferenceKind[] = ['hidden-spot', 'aged-spot'];
+
+/** Of many spots the pairs that differ most are said. */
+const MOST_PAIRS = 6;
 
 /** What saw no light, or is a good example, has not faded. */
 const UNFADED: readonly ReferenceKind[] = ['hidden-spot', 'unfaded-example', 'chip'];
@@ -75,12 +78,32 @@ export function References({ piece }: SectionProps) {
             </li>
           ))}
         </ul>
+        <Apart references={list} />
         <Adding label="Add a reference">
           <AddReference piece={piece} onAdd={(own) => save({ ...piece, references: [...list, own] }, 'Added.')} />
         </Adding>
       </FoldingSheet>
       <Targets piece={piece} />
     </div>
+  );
+}
+
+/** How far the spots are from each other: fading, or two colours. */
+function Apart({ references }: { references: readonly Reference[] }) {
+  const apart = spotsApart(references);
+  if (apart.length === 0) return null;
+  return (
+    <section className="mt-3" aria-label="From each other">
+      <h3 className="font-[650] text-ink">From each other</h3>
+      <ul>
+        {apart.slice(0, MOST_PAIRS).map(({ one, other, deltaE, beside, told }) => (
+          <li key={`${one.id} ${other.id}`} className="text-small">
+            {capital(one.where)} against {other.where}: <span className="figure">ΔE {deltaE.toFixed(1)}</span>
+            {told ? `, ${listed(beside) || 'hardly to be told'}` : ', no more than the readings may be off'}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
