@@ -43,7 +43,7 @@ describe('the first evening', () => {
     expect(await page.getByLabel('Sharpen').getByRole('listitem').count()).toBeLessThanOrEqual(3);
 
     await page.goto(server.url);
-    await page.getByRole('link', { name: /bench/i }).last().click();
+    await page.getByRole('link', { name: 'Start at the bench' }).click();
     await page.getByRole('button', { name: /^Done/ }).waitFor();
     const first = await page.getByRole('heading', { level: 1 }).textContent();
     await page.keyboard.press('1');
