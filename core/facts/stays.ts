@@ -1,4 +1,5 @@
 import type { Part } from './piece/part.ts';
+import type { Piece } from './piece/piece.ts';
 
 /** What of a part is to stay as it is: glazing that stays clear, plating, printing. */
 export type Stays = 'clear' | 'plated' | 'printed';
@@ -8,4 +9,9 @@ export function staysOf(part: Pick<Part, 'staysClear' | 'staysPlated' | 'printed
   if (part.staysClear) return 'clear';
   if (part.staysPlated) return 'plated';
   return part.printed ? 'printed' : undefined;
+}
+
+/** A piece that is cleaned and kept, nothing stripped or painted over; a sample board of it is painted all the same (trade §1). */
+export function isPreserved(piece: Pick<Piece, 'aim' | 'board'>): boolean {
+  return piece.aim === 'preserve' && !piece.board;
 }

@@ -88,8 +88,9 @@ export function inventedJob(seed: number, now: number): Facts {
       : shelf.sheets,
     workshop: [{ ...workshop, started: true, hands: [...hands], freeHours: [...chance.pick(WEEKS)] }],
     places,
-    pieces: [piece],
     events: [...drafted.events, ...(chance.in(0.25) ? outOfOrder(chance, piece, now, newId, workshop.dryPlaceId) : [])],
+    // Said last: what has been chosen for it, and done on it, is there already.
+    pieces: [chance.in(0.06) ? { ...piece, aim: 'preserve' } : piece],
   };
 }
 

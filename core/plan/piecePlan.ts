@@ -1,4 +1,4 @@
-import type { Part, Piece } from '#core/facts/index';
+import { isPreserved, type Part, type Piece } from '#core/facts/index';
 import { type FreeInterval, type Placed, type Schedule, stayIndex } from '#core/schedule/index';
 import { asSentence, type Minute } from '#core/units/index';
 import { airNotes, apartNotes, neededMoment, pieceDates, type PlannedStep, type Session, type SprayAir } from './dates/index.ts';
@@ -64,7 +64,7 @@ export function piecePlan(piece: Piece, beyond: readonly string[], own: PieceSte
   const stays = new Set(placed.map((step) => stayIndex(free, (step.placed as Placed).start)));
   const stacks = Object.fromEntries(piece.parts.map((part) => [part.id, stackView(piece, part, context)]));
   const needed = neededMoment(piece, context.workshop.timeZone);
-  const undecided = piece.board || piece.aim === 'preserve' ? undefined : undecidedText(piece);
+  const undecided = piece.board || isPreserved(piece) ? undefined : undecidedText(piece);
   return {
     pieceId: piece.id,
     likely: dates?.likely ?? null,

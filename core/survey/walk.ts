@@ -1,4 +1,4 @@
-import { type Material, type Part, type Piece, staysOf } from '#core/facts/index';
+import { isPreserved, type Material, type Part, type Piece, staysOf } from '#core/facts/index';
 
 /**
  * The walk round a piece with it in hand: the questions that matter most first, each asked once. What stops the work comes
@@ -106,7 +106,8 @@ function isBareAllOver({ parts }: Pick<Piece, 'parts'>): boolean {
 
 /** Guesses of a piece that something hangs on: of old paint only where there is some. */
 export function openGuesses(piece: Piece): readonly string[] {
-  return isBareAllOver(piece) ? piece.guesses.filter((guess) => guess !== 'lead') : piece.guesses;
+  const [bare, preserved] = [isBareAllOver(piece), isPreserved(piece)];
+  return piece.guesses.filter((guess) => !(bare && guess === 'lead') && !(preserved && guess.startsWith('coats:')));
 }
 
 /** All questions of a piece in order; nothing is asked of parts that stay bare or are not worked on. */

@@ -1,6 +1,6 @@
 import { jointInState, type JointVerdict, keptPaint, type ResolvedLayer, resolveLayer } from '#core/coats/index';
 import { familyDrying, type FilmState, filmState, type FilmTimes } from '#core/drying/index';
-import type { Part, Piece } from '#core/facts/index';
+import { isPreserved, type Part, type Piece } from '#core/facts/index';
 import type { Minute } from '#core/units/index';
 import { backZones } from '#core/zones/index';
 import { LyingFilms, type LyingFilm, type Told, toldBy } from './lying.ts';
@@ -48,7 +48,7 @@ class Story {
       for (const zone of tops) this.#lying.flat(zone);
       return found;
     }
-    if ((step.stage === 'fit' || step.stage === 'assemble') && this.#piece.aim !== 'preserve') return this.#waits(step, tops, 'fit');
+    if ((step.stage === 'fit' || step.stage === 'assemble') && !isPreserved(this.#piece)) return this.#waits(step, tops, 'fit');
     if (step.stage === 'unmask' && own) return this.#tapeOff(step);
     return [];
   }

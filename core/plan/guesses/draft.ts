@@ -136,7 +136,8 @@ function draftPart(draft: PartDraft, colours: NamedColours, answers: QuickAnswer
 }
 
 function draftLayers(draft: PartDraft, named: NamedColours, answers: QuickAnswers, zones: readonly Zone[], newId: () => string): Layer[] {
-  if (answers.aim === 'preserve') return [];
+  // What is preserved is not painted; colours that were named are kept for the day its aim is another.
+  if (answers.aim === 'preserve' && answers.colours.length === 0) return [];
   const colours = named.map((colour, index) => ({
     ...namedColour(colour.hex),
     name: colour.name,

@@ -6,7 +6,7 @@ import type { CoatOfStep } from './step.ts';
 const BY_STAGE: Readonly<Record<WorkStage, readonly Act[]>> = {
   teardown: ['open', 'handle'],
   'material-test': ['test', 'handle'],
-  corner: ['water-wash'],
+  corner: ['test', 'handle'],
   'touch-in': ['brush-on'],
   wash: ['water-wash'],
   reference: ['record'],

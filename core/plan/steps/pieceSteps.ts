@@ -1,5 +1,5 @@
 import { resolveLayer } from '#core/coats/index';
-import { type Part, type Piece, staysOf } from '#core/facts/index';
+import { isPreserved, type Part, type Piece, staysOf } from '#core/facts/index';
 import type { OrderAnswer } from '#core/masking/index';
 import { isPlanned } from '#core/safety/index';
 import {
@@ -74,7 +74,7 @@ function asTyped(whole: Piece, usual: (pace: WorkPace) => readonly Step[], learn
 
 function allSteps(whole: Piece, context: PlanContext, pace: WorkPace, limits: RowLimits, join: boolean): PieceSteps {
   const { piece: said, broken } = withOutcomes(whole, context.history);
-  if (said.aim === 'preserve' && !said.board) {
+  if (isPreserved(said)) {
     const steps = preservingSteps(said, context, pace);
     return { ...NOTHING, steps: join ? joinedIntoRows(asChains(steps), limits) : steps };
   }

@@ -1,6 +1,6 @@
 import { type ComponentType, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { plain, type Piece } from '#core/facts/index';
+import { isPreserved, plain, type Piece } from '#core/facts/index';
 import { Lost } from '../../app/shell/Lost.tsx';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
 import { useSaving } from '../../app/writing/useFacts.ts';
@@ -13,6 +13,7 @@ import { Finish } from './finish/Finish.tsx';
 import { Masking } from './masking/Masking.tsx';
 import { Money } from './money/Money.tsx';
 import { HeldUp } from './HeldUp.tsx';
+import { isLeftOut, Preserved } from './Preserved.tsx';
 import { RecordSection } from './RecordSection.tsx';
 import { Strip } from './strip/Strip.tsx';
 import { Survey } from './survey/Survey.tsx';
@@ -72,7 +73,11 @@ export function JobSheet() {
       </div>
       <div className="min-w-0" ref={page}>
         <HeldUp piece={piece} view={view} section={current.key} />
-        <Section piece={piece} view={view} />
+        {isPreserved(piece) && isLeftOut(current.key) ? (
+          <Preserved piece={piece} view={view} section={current.key} />
+        ) : (
+          <Section piece={piece} view={view} />
+        )}
       </div>
     </div>
   );

@@ -1,10 +1,12 @@
 import { openGuesses } from '#core/survey/index';
-import { type Facts, type Piece, plain, standingEvents, staysOf, type WorkStage } from '#core/facts/index';
+import { type Facts, isPreserved, type Piece, plain, standingEvents, staysOf, type WorkStage } from '#core/facts/index';
 import type { PieceView, PlannedStep, PlanView } from '#core/plan/index';
 import { counted, dayText, formatMoney, type Minute } from '#core/units/index';
 
 /** What comes before the first coat, of which the strip section tells. */
 const BEFORE_COATS: readonly string[] = ['strip', 'strip-on', 'strip-off', 'metal-prep', 'repair', 'prep', 'clean'];
+
+const KEPT = 'kept as it is';
 
 /** Each section's state or next decision in a few words. */
 export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, facts: Facts): Record<string, string> {
@@ -14,7 +16,7 @@ export function sectionStates(piece: Piece, view: PieceView, plan: PlanView, fac
   return {
     survey: surveyState(piece),
     strip: stripState(piece, view, steps.filter((step) => BEFORE_COATS.includes(step.stage)).length, facts),
-    coats: coatsState(view, steps.filter((step) => step.stage === 'coat').length),
+    coats: coatsState(piece, view, steps.filter((step) => step.stage === 'coat').length),
     masking: masks === 0 ? 'nothing to mask' : counted(masks, 'mask'),
     finish: finishState(piece, steps, (at) => dayText(at, facts.workshop[0].timeZone)),
     dates: datesState(piece, view),
@@ -33,6 +35,7 @@ function surveyState(piece: Piece): string {
 
 /** A part whose glazing, plating or printing stays has no method and needs none. */
 function stripState(piece: Piece, view: PieceView, left: number, facts: Facts): string {
+  if (isPreserved(piece)) return KEPT;
   const choices = piece.parts.filter((part) => !staysOf(part)).flatMap((part) => view.strips[part.id] ?? []);
   if (choices.some((choice) => choice.refused)) return 'a method to choose';
   if (left === 0) return wasWorked(piece, facts) ? 'done' : 'nothing to do';
@@ -50,7 +53,7 @@ function wasWorked(piece: Piece, facts: Facts): boolean {
   );
 }
 
-function coatsState(view: PieceView, left: number): string {
+function coatsState(piece: Piece, view: PieceView, left: number): string {
   const open = view.joints.filter((entry) => !entry.laid);
   const onDressings = view.dressings.flatMap(({ id, below, above }) =>
     [below, ...(above ? [above] : [])].map(({ verdict }) => ({ id, verdict })),
@@ -63,7 +66,8 @@ function coatsState(view: PieceView, left: number): string {
   if (count('stop') > 0) return `${count('stop')} would not sit`;
   if (count('care') > 0) return `${count('care')} with care`;
   if (view.missing.length > 0) return 'a clear is missing';
-  return left === 0 && view.joints.length > 0 ? 'all laid' : 'all sit';
+  if (view.joints.length === 0) return isPreserved(piece) ? KEPT : 'no coats yet';
+  return left === 0 ? 'all laid' : 'all sit';
 }
 
 const FITTING: readonly WorkStage[] = ['assemble', 'fit', 'touch-up'];

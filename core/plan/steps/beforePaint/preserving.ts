@@ -75,20 +75,10 @@ function partChain(piece: Piece, part: Part, context: PlanContext, pace: WorkPac
     detail: 'towards a vacuum with a HEPA filter, its nozzle under gauze',
     hazards: piece.leadExcluded ? ['dust'] : ['lead', 'dust'],
     because: 'Grit that is washed is grit that scratches.',
+    acts: ['handle'],
     treatment: 'preserve dust',
   });
-  chain.add({
-    stage: 'wash',
-    title: 'Mild wash, swab by swab',
-    minutes: workMinutes(6, size, 'wash'),
-    setup: 5,
-    detail: part.printed
-      ? 'barely damp, never soaked: printing lifts; dry at once'
-      : 'lukewarm water, a drop of neutral detergent; dry at once',
-    because: 'Enough to see it again, and no more.',
-    supplies: [{ kind: 'cleaner', spec: 'neutral detergent', unit: 'mL', amount: 3 }],
-    treatment: 'preserve wash',
-  });
+  addMildWash(chain, part);
   for (const mark of part.marks ?? []) addLocal(chain, mark);
   const wax = isMetal(part.material)
     ? 'microcrystalline wax, thin, buffed when hazy'
@@ -105,6 +95,36 @@ function partChain(piece: Piece, part: Part, context: PlanContext, pace: WorkPac
     treatment: 'preserve wax',
   });
   return chain;
+}
+
+/** Wood takes no water, and printing on it no spirit either: there the brush was enough (trade §6, rule 6). */
+function addMildWash(chain: StepChain, part: Part): void {
+  const wood = part.material === 'wood';
+  if (wood && part.printed) return;
+  const common = { stage: 'wash', minutes: workMinutes(6, workSize(part), 'wash'), setup: 5 } as const;
+  chain.add(
+    wood
+      ? {
+          ...common,
+          acts: ['solvent-wipe'],
+          title: 'Wipe with mineral spirit, swab by swab',
+          detail: 'a cloth barely damp, with the grain; never water: wood swells and lifts its paint',
+          because: 'It takes wax and grime and is gone; the corner has shown that the old paint bears it.',
+          hazards: ['solvent'],
+          supplies: [{ kind: 'cleaner', spec: 'mineral spirit', unit: 'mL', amount: 3 }],
+          treatment: 'preserve wipe',
+        }
+      : {
+          ...common,
+          title: 'Mild wash, swab by swab',
+          detail: part.printed
+            ? 'barely damp, never soaked: printing lifts; dry at once'
+            : 'lukewarm water, a drop of neutral detergent; dry at once',
+          because: 'Enough to see it again, and no more.',
+          supplies: [{ kind: 'cleaner', spec: 'neutral detergent', unit: 'mL', amount: 3 }],
+          treatment: 'preserve wash',
+        },
+  );
 }
 
 /** Rust is stopped where it is; losses are touched in so that it can be taken back; nothing is filled or straightened hard. */
@@ -157,6 +177,7 @@ function recordStep(piece: Piece, steps: readonly Step[], leave: boolean): Step 
     (step) => !steps.some((other) => other.constraints.some(({ rule }) => 'step' in rule && rule.step === step.id)),
   );
   return pieceWide(piece, 'fit', '-', {
+    acts: ['record'],
     title: leave ? 'Leave it, write down why, photograph' : 'Photograph, write down what was done',
     minutes: 8,
     detail: 'after-photos in the same views; what was done, with what, and where, goes into the log',
