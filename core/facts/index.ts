@@ -17,7 +17,7 @@ export * from './paint/paint.ts';
 export * from './piece/part.ts';
 export * from './piece/piece.ts';
 export { withFreeHour } from './freeHours.ts';
-export { isPreserved, type Stays, staysOf } from './stays.ts';
+export { isPreserved, PRINTING_STAYS, type Stays, staysOf } from './stays.ts';
 export { shiftFile } from './file/shift.ts';
 export * from './piece/teardown.ts';
 export * from './paint/warm.ts';

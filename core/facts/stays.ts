@@ -15,3 +15,6 @@ export function staysOf(part: Pick<Part, 'staysClear' | 'staysPlated' | 'printed
 export function isPreserved(piece: Pick<Piece, 'aim' | 'board'>): boolean {
   return piece.aim === 'preserve' && !piece.board;
 }
+
+/** Why a zone stays bare where its printing is to be kept: the metal round it may be painted. */
+export const PRINTING_STAYS = 'printing stays';

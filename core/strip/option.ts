@@ -33,7 +33,7 @@ export const STRIP_SETUP_MINUTES = 10;
 /** Every method for a part of this size, with the advised one; what own evidence has ruled out is not among them. */
 export function stripOptions(
   part: Part,
-  piece: Pick<Piece, 'leadExcluded' | 'limit'>,
+  piece: Pick<Piece, 'leadExcluded' | 'limit' | 'parts'>,
   scope: StripScope,
   without: readonly StripMethod[] = [],
   learned: (method: StripMethod) => number = () => 1,

@@ -263,7 +263,7 @@ describe('what a method costs', () => {
     part('panel', 'steel', { faces: [{ id: 'f', zoneId: 'all', longMm, shortMm, count: 2, seen: true }] });
   const costOf = (own: Part, method: StripMethod, scope: Partial<StripScope> = {}) => {
     const size = { copyCm2: (2 * own.faces[0].longMm * own.faces[0].shortMm) / 100, copies: 1, factor: 1 };
-    return stripOptions(own, { leadExcluded: true }, { size, ...scope }).options.find((row) => row.method === method)?.cost ?? 0;
+    return stripOptions(own, { leadExcluded: true, parts: [] }, { size, ...scope }).options.find((row) => row.method === method)?.cost ?? 0;
   };
   it.each<[number, number, number]>([
     [100, 80, 2],

@@ -6,10 +6,12 @@ import {
   type Part,
   type Piece,
   plain,
+  PRINTING_STAYS,
   type Stays,
   staysOf,
   type StripMethod,
 } from '#core/facts/index';
+import { capital } from '#core/units/index';
 import { type Cell, COLUMN_OF, type MethodVerdict, STRIP_MATRIX } from './matrix.ts';
 
 export type StripQuestion = {
@@ -30,6 +32,8 @@ export type StripQuestion = {
   readonly platingKept?: boolean;
   /** Down to bare is wanted: keeping the old paint is no way. */
   readonly toBare?: boolean;
+  /** What stays on it meanwhile, masked where it is, by its name. */
+  readonly staysOn?: readonly { readonly name: string; readonly question: StripQuestion }[];
 };
 
 export type StripVerdict = {
@@ -52,13 +56,27 @@ const SPARKS: readonly StripMethod[] = ['brush', 'blast', 'heat'];
 const ON_MAGNESIUM: readonly StripMethod[] = ['gel', 'scuff'];
 const RAISES_DUST_OR_FUME: readonly StripMethod[] = ['blast', 'brush', 'heat'];
 
+/** No tape keeps these out: they creep under it, or the part goes in whole. By hand one works up to a mask. */
+const GOES_UNDER_TAPE: readonly StripMethod[] = ['gel', 'chlorinated', 'caustic', 'alkaline', 'alcohol', 'blast', 'heat'];
+
 /**
  * Verdict of one method on a part or assembly: the table of trade §3, under the vetoes of trade §15. Several materials take
- * the worst verdict of them all.
+ * the worst verdict of them all, and so does what stays on the part, against all that a mask does not keep out.
  */
 export function stripVerdict(question: StripQuestion, method: StripMethod): StripVerdict {
   const materials = [...new Set([question.material, ...(question.alsoMaterials ?? [])])];
-  return materials.map((material) => verdictOn({ ...question, material }, method)).reduce(worse);
+  const own = materials.map((material) => verdictOn({ ...question, material }, method)).reduce(worse);
+  if (!GOES_UNDER_TAPE.includes(method)) return own;
+  return (question.staysOn ?? []).map((staying) => beside(staying, method)).reduce(worse, own);
+}
+
+/** What a method does to a part that stays on another. */
+function beside({ name, question }: NonNullable<StripQuestion['staysOn']>[number], method: StripMethod): StripVerdict {
+  const verdict = stripVerdict(question, method);
+  const [, why = ''] = /: (.*)\.$/.exec(verdict.because) ?? [];
+  return verdict.verdict === 'never'
+    ? { ...verdict, because: `${capital(plain(method))}: ${name} stays on it and no mask keeps this out; ${why}.` }
+    : verdict;
 }
 
 function worse(a: StripVerdict, b: StripVerdict): StripVerdict {
@@ -163,8 +181,21 @@ function sentence(material: Material, method: StripMethod, verdict: MethodVerdic
   return `${name[0].toUpperCase()}${name.slice(1)} ${opening} ${on}${why ? `: ${why}` : ''}.`;
 }
 
+type OfPiece = Pick<Piece, 'leadExcluded' | 'limit' | 'parts'>;
+
+/** Parts that are masked where they sit on another, and its own zones whose printing stays. */
+function stayingOn(part: Part, piece: OfPiece): NonNullable<StripQuestion['staysOn']> {
+  const inPlace = piece.parts.filter((own) => own.maskedInPlace && own.within === part.id && !own.gone);
+  const printed = part.zones.filter(({ bare }) => bare === PRINTING_STAYS);
+  return [
+    ...inPlace.map((own) => ({ name: own.name, question: stripQuestionOf(own, piece) })),
+    ...printed.map(({ name }) => ({ name, question: { material: part.material, stays: 'printed' as const } })),
+  ];
+}
+
 /** What a part asks of the table. */
-export function stripQuestionOf(part: Part, piece: Pick<Piece, 'leadExcluded' | 'limit'>): StripQuestion {
+export function stripQuestionOf(part: Part, piece: OfPiece): StripQuestion {
+  const staysOn = stayingOn(part, piece);
   return {
     material: part.material,
     finish: part.finish,
@@ -176,6 +207,7 @@ export function stripQuestionOf(part: Part, piece: Pick<Piece, 'leadExcluded' | 
     ...(part.alsoMaterial ? { alsoMaterials: [part.alsoMaterial] } : {}),
     ...(part.stops?.includes('celluloid') ? { celluloid: true } : {}),
     ...(piece.limit === 'to-bare' ? { toBare: true } : {}),
+    ...(staysOn.length > 0 ? { staysOn } : {}),
   };
 }
 

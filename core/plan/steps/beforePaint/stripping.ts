@@ -24,7 +24,7 @@ import { dwellFactor, progressOf, type StripChoice } from '../../verdicts/index.
 import { usualActs } from '../acts.ts';
 import { MOST_TREATMENT_MINUTES, type StepChain } from '../chain.ts';
 import { beforeFlashRust, dwell } from '../constraints.ts';
-import { flashRusts, hasFineFaces } from './surfaceParts.ts';
+import { coveredFirst, flashRusts, hasFineFaces } from './surfaceParts.ts';
 import { keysVents, papers } from '#core/prep/index';
 
 /** Test patch and applications of stripper: all until the old paint is off one part. */
@@ -146,7 +146,11 @@ function addByHand(chain: StepChain, context: PlanContext, round: Round): Ref {
       title: `Strip by ${plain(method)}${roundText(round)}`,
       minutes: offMinutes(method, size, number),
       setup: STRIP_SETUP_MINUTES,
-      ...(keysVents(chain.of.part) ? { detail: 'the vents are only keyed, with a grey pad on a stick: what holds there stays' } : {}),
+      detail: coveredFirst(
+        chain.of.part,
+        chain.of.piece,
+        keysVents(chain.of.part) ? 'the vents are only keyed, with a grey pad on a stick: what holds there stays' : '',
+      ),
       // Old paint clogs: twice the paper that bare metal takes.
       supplies: method === 'wet-sand' ? papers(fine ? [400, 400] : [240, 240], size) : [],
       asks: { kind: 'stripped', method, application: number },

@@ -2,8 +2,9 @@ import { FLATTING_TAKES_UM, finestRelief, type ResolvedLayer, resolveLayer } fro
 import type { Part, Piece } from '#core/facts/index';
 import { isCast, ownedGrits, type MendScope, type Surface, surfaceOf } from '#core/prep/index';
 import type { Hazard } from '#core/safety/index';
-import { FLASH_RUSTING } from '#core/strip/index';
+import { FLASH_RUSTING, stripQuestionOf } from '#core/strip/index';
 import { partAreaCm2 } from '#core/survey/index';
+import { listed } from '#core/units/index';
 import type { PlanContext } from '../../films/index.ts';
 import type { StripChoice } from '../../verdicts/index.ts';
 
@@ -65,6 +66,13 @@ export function surfaceHazards(part: Part, piece: Pick<Piece, 'leadExcluded'>): 
     ...(part.stops?.includes('celluloid') ? (['celluloid'] as const) : []),
     ...(part.stops?.includes('spring') ? (['spring'] as const) : []),
   ];
+}
+
+/** How a step is done, and before it: what sits on the part and stays there is covered before anything wet or rough comes near. */
+export function coveredFirst(part: Part, piece: Pick<Piece, 'leadExcluded' | 'limit' | 'parts'>, detail: string): string {
+  const names = (stripQuestionOf(part, piece).staysOn ?? []).map(({ name }) => name);
+  const covered = names.length > 0 ? `${listed(names)} covered first, the edge taped` : '';
+  return [covered, detail].filter(Boolean).join('; ');
 }
 
 export function flashRusts(part: Pick<Part, 'material'>): boolean {

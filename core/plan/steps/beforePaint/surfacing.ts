@@ -21,7 +21,7 @@ import type { Constraint } from '../constraint.ts';
 import { beforeFlashRust, dwell, whileClean } from '../constraints.ts';
 import { hazardsOf } from '../hazards.ts';
 import { addRustOff } from './flashRust.ts';
-import { cleanerMl, flashRusts, getsMetalPrep, mendScope, surfaceOfPart } from './surfaceParts.ts';
+import { cleanerMl, coveredFirst, flashRusts, getsMetalPrep, mendScope, surfaceOfPart } from './surfaceParts.ts';
 
 /** Repairs, papers, the gate and the last wipe of one part; on steel metal prep as the last wet step before primer. */
 
@@ -170,7 +170,11 @@ function addSanding(chain: StepChain, context: PlanContext, keeps: boolean, rust
       minutes: Math.max(1, grits.length) * workMinutes(perPaper, size, keeps ? 'scuff' : 'flat'),
       setup: TABLE_SETUP_MINUTES,
       scuffMinutes: 2 + workMinutes(2, size, 'scuff'),
-      detail: [keeps ? `${named}, wet, until evenly matt` : wet ? `${byHand}; wet, no dust` : byHand, missing].filter(Boolean).join('; '),
+      detail: coveredFirst(
+        part,
+        chain.of.piece,
+        [keeps ? `${named}, wet, until evenly matt` : wet ? `${byHand}; wet, no dust` : byHand, missing].filter(Boolean).join('; '),
+      ),
       hazards,
       because: sentences(surface.start.because, surface.rungs.length > 1 ? 'Each paper is at most about twice as fine as the last' : ''),
       supplies: papers(grits, size),
@@ -276,7 +280,11 @@ function addMetalPrep(chain: StepChain, rust: RustWatch, failures: number): Ref 
       // All parts are kept wet together.
       setup: METAL_PREP_MINUTES,
       scuffMinutes: 2 + workMinutes(2, size, 'scuff'),
-      detail: 'keep it wet 20 min, rinse, warm air; touch it no more before primer; no acid-etch primer over it',
+      detail: coveredFirst(
+        chain.of.part,
+        chain.of.piece,
+        'keep it wet 20 min, rinse, warm air; touch it no more before primer; no acid-etch primer over it',
+      ),
       hazards: ['acid'],
       because: 'Bright steel flash-rusts within hours; phosphate that nobody sands again holds it until primer.',
       supplies: [metalPrep(size)],

@@ -180,7 +180,7 @@ export function PartsEditor({ piece }: SectionProps) {
           />
           <Toggle
             on={part.maskedInPlace === true}
-            label="Too fragile to take off: masked in place"
+            label="Does not come off: masked in place"
             onChange={(on) => change({ maskedInPlace: on || undefined }, on ? 'It goes to masking.' : 'It is worked on itself.')}
           />
         </div>

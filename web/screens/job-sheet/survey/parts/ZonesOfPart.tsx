@@ -1,4 +1,4 @@
-import { faceSchema, type Part, plain, standingZones, withZone } from '#core/facts/index';
+import { faceSchema, type Part, plain, PRINTING_STAYS, standingZones, withZone } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
@@ -8,7 +8,7 @@ import { newId } from '../../../../app/writing/newId.ts';
 import { RemoveButton } from '../../../../views/fields/RemoveButton.tsx';
 import { useWords } from '../../../../app/useWords.ts';
 
-const REASONS = ['bearing', 'hinge', 'electrical contact', 'earth point', 'works oiled', 'mechanism', 'printing stays'] as const;
+const REASONS = ['bearing', 'hinge', 'electrical contact', 'earth point', 'works oiled', 'mechanism', PRINTING_STAYS] as const;
 
 /** Which faces are seen, which hidden, and which stay bare with the reason. */
 export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields: Partial<Part>, said: string) => void }) {
