@@ -1,4 +1,4 @@
-import { eventSchema, type Part, type Piece, plain, type StripMethod, type StripOutcome } from '#core/facts/index';
+import { eventSchema, type Part, type Piece, plain, type StripMethod, type StripOutcome, stripMethodSchema } from '#core/facts/index';
 import { dwells } from '#core/strip/index';
 import { parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
@@ -6,16 +6,24 @@ import { toast } from 'sonner';
 import { nowMinute, usePlan } from '../../../app/plan/PlanContext.tsx';
 import { logEvents } from '../../../app/writing/logging.ts';
 import { newId } from '../../../app/writing/newId.ts';
-import { SmallField } from '../../../views/fields/SmallField.tsx';
+import { SmallField, SmallSelect } from '../../../views/fields/SmallField.tsx';
 import { useWords } from '../../../app/useWords.ts';
 
-const OUTCOMES: readonly { readonly outcome: StripOutcome; readonly label: string }[] = [
+/** What takes old paint off; scuffing keeps it. */
+const REMOVING = stripMethodSchema.options.filter((method) => method !== 'scuff');
+type Outcome = StripOutcome | 'harmed';
+const OUTCOMES: readonly { readonly outcome: Outcome; readonly label: string; readonly onlyPatch?: true }[] = [
   { outcome: 'clean', label: 'It came off clean' },
   { outcome: 'most', label: 'Most came off' },
   { outcome: 'little', label: 'Hardly anything' },
+  { outcome: 'harmed', label: 'It harmed the part', onlyPatch: true },
 ];
+const WHERE = [
+  { value: 'part', label: 'the whole part' },
+  { value: 'patch', label: 'a patch on a hidden spot' },
+] as const;
 
-/** What was tried and what came of it; at the desk an outcome can be entered afterwards, with its dwell. */
+/** What was tried and what came of it; at the desk an outcome can be entered afterwards, planned or not, with its dwell. */
 export function Outcomes({
   piece,
   part,
@@ -29,31 +37,36 @@ export function Outcomes({
 }) {
   const { facts } = usePlan();
   const words = useWords();
+  const [other, setOther] = useState<StripMethod | null>(null);
+  const [where, setWhere] = useState<(typeof WHERE)[number]['value']>('part');
   const [dwell, setDwell] = useState('');
   const [problem, setProblem] = useState('');
-  if (!method || method === 'scuff') return null;
-  const log = (outcome: StripOutcome) => {
-    const minutes = dwells(method) ? parseQuantity(dwell, 'duration', 'min') : ({ ok: true, value: 0 } as const);
+  const chosen = other ?? (method && method !== 'scuff' ? method : REMOVING[0]);
+  const log = (outcome: Outcome) => {
+    const minutes = dwells(chosen) ? parseQuantity(dwell, 'duration', 'min') : ({ ok: true, value: 0 } as const);
     setProblem(minutes.ok ? '' : `Say how long it was on first. ${minutes.mend}`);
     if (!minutes.ok) return;
-    const before = facts.events.filter(
-      (event) => event.kind === 'stripped' && event.pieceId === piece.id && event.partIds.includes(part.id) && event.method === method,
-    ).length;
-    const event = eventSchema.safeParse({
+    const shared = {
       id: newId(),
       at: toIso(nowMinute()),
-      kind: 'stripped',
       pieceId: piece.id,
       partIds: [part.id],
-      method,
-      application: before + 1,
+      method: chosen,
       outcome,
       dwellMinutes: minutes.value,
-    });
+    };
+    const before = facts.events.filter(
+      (event) => event.kind === 'stripped' && event.pieceId === piece.id && event.partIds.includes(part.id) && event.method === chosen,
+    ).length;
+    const event = eventSchema.safeParse(
+      where === 'patch' ? { ...shared, kind: 'patch' } : { ...shared, kind: 'stripped', application: before + 1 },
+    );
     if (!event.success) return void toast.error(event.error.issues[0].message);
     void logEvents([event.data]);
     toast('Logged. The plan goes on from what is left.');
     setDwell('');
+    setOther(null);
+    setWhere('part');
   };
   return (
     <section className="mt-4 border-t border-hairline pt-2" aria-label="What was tried">
@@ -66,9 +79,16 @@ export function Outcomes({
         ))}
       </ol>
       <div className="mt-2 flex flex-wrap items-end gap-2">
-        {dwells(method) && (
+        <SmallSelect
+          label="tried, asked for or not"
+          value={chosen}
+          options={REMOVING.map((value) => ({ value, label: plain(value) }))}
+          onChange={setOther}
+        />
+        <SmallSelect label="on" value={where} options={WHERE} onChange={setWhere} />
+        {dwells(chosen) && (
           <SmallField
-            label={`${plain(method)} was on for`}
+            label={`${plain(chosen)} was on for`}
             width="!w-32 font-mono"
             value={dwell}
             placeholder="40 min"
@@ -76,7 +96,9 @@ export function Outcomes({
             onText={setDwell}
           />
         )}
-        {OUTCOMES.map(({ outcome, label }) => (
+      </div>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {OUTCOMES.filter(({ onlyPatch }) => !onlyPatch || where === 'patch').map(({ outcome, label }) => (
           <button key={outcome} type="button" className="chip !min-h-10" onClick={() => log(outcome)}>
             {label}
           </button>
