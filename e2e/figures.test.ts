@@ -44,6 +44,7 @@ describe('what two screens say of one thing', () => {
     const needed = found(money, /Turnstone estuary blue [\d.]+ mL ([\d.]+ mL)/);
     expect(found(shelf, /Turnstone estuary blue.*?Plans take ([\d.]+ mL)/)).toBe(needed);
     expect(found(buying, /Turnstone estuary blue [\d.]+ mL of ([\d.]+ mL)/)).toBe(needed);
+    expect(found(coats, /Turnstone estuary blue [\d.]+ mL in all ([\d.]+ mL)/)).toBe(needed);
 
     // Tape, spare in it, with whole tenths of a metre: Masking, Money and the list.
     const tape = found(masking, /fine line 3 mm, ([\d.]+ m), 15 % spare/);

@@ -1,4 +1,4 @@
-import type { Browser, Page } from 'playwright-core';
+import type { Browser, Locator, Page } from 'playwright-core';
 import { expect } from 'vitest';
 import { momentMs, moveTo, openPage, type Running } from '../harness.ts';
 
@@ -108,9 +108,12 @@ export async function keepAir(page: Page, server: Running, place: string, celsiu
     .waitFor();
 }
 
-/** What the page says, line by line. */
+/** What is seen there, line by line. */
 // biome-ignore lint/performance/useDomNodeTextContent: the text of the nodes runs together.
-export const mainText = (page: Page): Promise<string> => page.locator('main').innerText();
+export const textOf = (where: Locator): Promise<string> => where.first().innerText();
+
+/** What the page says, line by line. */
+export const mainText = (page: Page): Promise<string> => textOf(page.locator('main'));
 
 /** A part measured as a simple body, on its page of parts: what it is, and each size by its label. */
 export async function measure(page: Page, body: string, sizes: Readonly<Record<string, string>>): Promise<void> {
@@ -120,6 +123,14 @@ export async function measure(page: Page, body: string, sizes: Readonly<Record<s
   for (const [label, size] of Object.entries(sizes)) await page.getByLabel(label, { exact: true }).fill(size);
   await page.getByRole('button', { name: 'Use it' }).click();
   await expect.poll(() => page.getByText('cm² in all').count()).toBeGreaterThan(0);
+}
+
+/** What takes the old paint off: the methods that are offered, and those that never are, each with why. */
+export async function strippersOf(page: Page, piece: string): Promise<{ readonly offered: string; readonly never: string }> {
+  await page.goto(`${piece}/strip`);
+  const table = page.getByRole('table').filter({ has: page.getByRole('columnheader', { name: 'Verdict' }) });
+  await table.getByRole('row').nth(1).waitFor();
+  return { offered: await textOf(table), never: await textOf(page.getByLabel('Never here')) };
 }
 
 /** Another paint for one layer of a part, or the layer taken out. */

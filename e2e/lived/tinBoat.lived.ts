@@ -1,7 +1,20 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, openPage, type Running, startServer } from '../harness.ts';
-import { addCan, addPart, addPiece, freeOn, keepAir, measure, mainText, openWith, placeOf, stepsSaid, Verdicts } from './living.ts';
+import {
+  addCan,
+  addPart,
+  addPiece,
+  freeOn,
+  keepAir,
+  measure,
+  mainText,
+  openWith,
+  placeOf,
+  stepsSaid,
+  strippersOf,
+  Verdicts,
+} from './living.ts';
 
 /** Job 02: a tin boat with a printed deck, preserved first, then one of its colours laid anew. */
 
@@ -42,14 +55,6 @@ async function hull(page: Page, piece: string): Promise<void> {
   await page.getByRole('button', { name: 'Remove the face of 80 mm by 55 mm' }).click();
   await page.getByText('589 cm² in all').waitFor();
 }
-
-const strippersOf = async (page: Page, piece: string) => {
-  await page.goto(`${piece}/strip`);
-  const table = page.getByRole('table').filter({ has: page.getByRole('columnheader', { name: 'Verdict' }) });
-  await table.getByRole('row').nth(1).waitFor();
-  // biome-ignore lint/performance/useDomNodeTextContent: the text of the nodes runs together.
-  return { offered: await table.innerText(), never: await page.getByLabel('Never here').innerText() };
-};
 
 describe('job 02', () => {
   it('is acted out by the interface alone', async () => {

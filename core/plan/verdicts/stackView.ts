@@ -21,6 +21,8 @@ import { layersInOrder, type OrderedLayers, type PlacedLayer, type PlanContext }
 /** One layer as the coat stack draws it, bottom first. */
 export type LayerView = {
   readonly layerId: string;
+  /** The paint it is, as what all plans need of it is counted. */
+  readonly mix: string;
   readonly name: string;
   readonly family: string;
   readonly role: string;
@@ -135,6 +137,7 @@ export function stackView(piece: Piece, part: Part, context: PlanContext): Stack
       };
     return {
       layerId: resolved.layer.id,
+      mix: resolved.mix,
       name: resolved.name,
       family: resolved.family,
       role: resolved.role,

@@ -1,11 +1,8 @@
-import { leftOnShelf } from '#core/buying/index';
 import { type Facts, hasPaintedZone, type Layer, type Part, type Piece } from '#core/facts/index';
-import type { LayerView, StackView } from '#core/plan/index';
+import type { StackView } from '#core/plan/index';
 import { onTheirGrounds } from './looks/onTheirGrounds.ts';
-import { counted, sentences } from '#core/units/index';
 import { useState } from 'react';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { useWords } from '../../../app/useWords.ts';
 import { Why } from '../../../views/Why.tsx';
 import { AddLayer, type LayerPlace } from './AddLayer.tsx';
 import { BetweenLayers } from './BetweenLayers.tsx';
@@ -17,6 +14,7 @@ import { LevelEdges } from './looks/LevelEdges.tsx';
 import { Levers, Mixing } from './looks/Levers.tsx';
 import { MissedWindow } from './MissedWindow.tsx';
 import { Optional } from './Optional.tsx';
+import { PaintForIt } from './PaintForIt.tsx';
 import { Predicted } from './looks/Predicted.tsx';
 import { Systems } from './choosing/Systems.tsx';
 import { Tiles } from './boards/Tiles.tsx';
@@ -28,7 +26,6 @@ import { PartTabs, usePart } from '../PartTabs.tsx';
 import { isTile } from '#core/plan/index';
 import { isPlanned } from '#core/safety/index';
 import { dividedPart } from '#core/zones/index';
-import { FoldingSheet } from '../../../views/folding/FoldingSheet.tsx';
 
 const RANK = { sits: 0, care: 1, stop: 2 } as const;
 
@@ -36,7 +33,6 @@ const RANK = { sits: 0, care: 1, stop: 2 } as const;
 export function Coats({ piece, view }: SectionProps) {
   const { facts } = usePlan();
   const save = usePieceSave();
-  const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
   const { part: stored, parts, choose } = usePart(piece, (own) => isPlanned(own) && hasPaintedZone(own));
   if (!stored) return <section className="sheet">No part of this piece is painted.</section>;
@@ -139,39 +135,10 @@ export function Coats({ piece, view }: SectionProps) {
         <Mixing part={part} stack={stack} />
         <Systems piece={piece} part={part} laid={laidIds.size > 0} onTake={saveLayers} />
         <CompareSystems piece={piece} />
-        <FoldingSheet title="Paint for it" className="!p-4">
-          <ul className="mt-2 space-y-1">
-            {[...stack.layers].reverse().map((layer) => (
-              <li key={layer.layerId} className="flex justify-between gap-3">
-                <span className="truncate">
-                  {layer.name}
-                  <LeftOf productId={part.layers.find(({ id }) => id === layer.layerId)?.productId} />
-                </span>
-                <Why title="Amount" text={amountText(layer, words.volume)} source={layer.source}>
-                  <span className="figure">{words.volume(layer.ml)}</span>
-                </Why>
-              </li>
-            ))}
-          </ul>
-        </FoldingSheet>
+        <PaintForIt part={part} layers={stack.layers} />
       </aside>
     </div>
   );
-}
-
-/** What there is of it, as the shelf has it. */
-function LeftOf({ productId }: { productId: string | undefined }) {
-  const { facts } = usePlan();
-  const words = useWords();
-  const left = productId === undefined ? undefined : leftOnShelf(facts).get(productId);
-  return left === undefined ? null : <span className="second block text-small">{words.volume(left)} left</span>;
-}
-
-/** Both ways a coat is reckoned, and the one that holds. */
-function amountText({ coats, mlPerCoat, filmMl, sweepsMl, holds, hand }: LayerView, volume: (ml: number) => string): string {
-  const both = `By its film ${volume(filmMl)} a coat, by its sweeps ${volume(sweepsMl)}`;
-  const why = holds === 'film' ? 'the film asks for more' : hand === 'aerosol' ? 'a can empties by time' : 'the sweeps put on more';
-  return sentences(`${counted(coats, 'coat')} of ${volume(mlPerCoat)}`, `${both}: ${why}`, 'Nozzle and residue come on top');
 }
 
 const ADDED: Record<LayerPlace, string> = {

@@ -1,4 +1,3 @@
-import type { PaintNeed } from '#core/buying/index';
 import { ownBudget } from '#core/plan/index';
 import { parseMoney } from '#core/units/index';
 import { useState } from 'react';
@@ -10,6 +9,7 @@ import { useSaving } from '../../../app/writing/useFacts.ts';
 import { useWords } from '../../../app/useWords.ts';
 import { BudgetBar } from '../../../views/drawn/BudgetBar.tsx';
 import { Why } from '../../../views/Why.tsx';
+import { lackText } from '../../../views/words/lackText.ts';
 import { CostInTheEnd } from './CostInTheEnd.tsx';
 import { Supplies } from './Supplies.tsx';
 import { WorthIt } from './WorthIt.tsx';
@@ -145,10 +145,4 @@ export function Money({ piece, view }: SectionProps) {
       </aside>
     </div>
   );
-}
-
-/** What is bought of it; what an own mix lacks is mixed, and its paints stand in the list for it. */
-function lackText({ missingMl, toMixMl }: Pick<PaintNeed, 'missingMl' | 'toMixMl'>, volume: (ml: number) => string): string {
-  if (toMixMl > 0) return `mixed, ${volume(toMixMl)}`;
-  return missingMl > 0 ? volume(missingMl) : 'covered';
 }
