@@ -233,7 +233,7 @@ export async function nextMoment(page: Page, piece: string): Promise<string | nu
     .filter({ has: page.getByText('why then?') })
     .first();
   await row
-    .or(page.getByText(/Nothing is left to do|finished/i).first())
+    .or(page.getByText(/Nothing is left to do|No end as it stands|finished/i).first())
     .first()
     .waitFor();
   if ((await row.count()) === 0) return null;

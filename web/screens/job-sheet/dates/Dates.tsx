@@ -55,7 +55,7 @@ export function Dates({ piece, view }: SectionProps) {
               ? `Likely ${words.day(view.likely)}, safe ${words.day(view.safe ?? view.likely)}`
               : view.undecided
                 ? 'No end: something is not decided'
-                : days.size === 0 && view.nextStepId === null
+                : steps.length === 0
                   ? 'Nothing is left to do'
                   : 'No end as it stands'}
         </h2>
