@@ -5,6 +5,7 @@ import {
   addCan,
   addPart,
   addPiece,
+  daysOf,
   freeOn,
   keepAir,
   measure,
@@ -124,10 +125,9 @@ describe('job 02', () => {
     expect(minutes - 10).toBeGreaterThanOrEqual(43);
     expect(minutes - 10).toBeLessThanOrEqual(50);
     said.holds('3, the minutes', sanding);
-    const bared = placeOf(steps, /Strip by wet sanding/);
-    const guarded = placeOf(steps, /metal prep|Coat 1 of \d, .*primer/);
-    expect(guarded).toBeGreaterThan(bared);
-    said.holds('4 (ruin)', `${steps[bared]} … ${steps[guarded]}`);
+    const [bared, guarded] = await daysOf(page, boat, [/Strip by wet sanding/, /metal prep/]);
+    expect(guarded).toBe(bared);
+    said.holds('4 (ruin)', `bared and in metal prep on day ${bared}`);
     for (const [point, why] of [
       ['3, the papers', 'two quarter sheets a grit: not asserted here'],
       ['6', 'the rub and what may go over the old paint: not acted out here'],

@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import { usePlan } from '../../app/plan/PlanContext.tsx';
-import { useWords } from '../../app/useWords.ts';
 import type { SectionKey } from './sectionNames.ts';
 import type { SectionProps } from './sectionProps.ts';
+import { StepLine } from './StepLine.tsx';
 
 const LEFT: Partial<Record<SectionKey, string>> = {
   strip: 'Nothing is stripped, filled or sanded on a piece that is preserved.',
@@ -13,7 +13,6 @@ const LEFT: Partial<Record<SectionKey, string>> = {
 /** The sections that a preserved piece has no work for: why, what is done in their place, and the way to another aim. */
 export function Preserved({ piece, section }: SectionProps & { readonly section: SectionKey }) {
   const { plan } = usePlan();
-  const words = useWords();
   const steps = plan.steps.filter((step) => step.pieceId === piece.id);
   const laidAside = piece.parts.flatMap(({ layers }) => layers).length;
   return (
@@ -28,16 +27,7 @@ export function Preserved({ piece, section }: SectionProps & { readonly section:
       <h3 className="mt-4 font-[650] text-ink">What is done instead</h3>
       <ol className="mt-1 max-w-[560px] space-y-1.5">
         {steps.map((step) => (
-          <li key={step.id} className="flex justify-between gap-3 leading-snug">
-            <span>
-              {step.title}
-              {step.detail && <span className="second block text-small">{step.detail}</span>}
-            </span>
-            <span className="figure text-right">
-              {step.minutes} min
-              <span className="second block">{step.placed ? words.moment(step.placed.start) : 'no date'}</span>
-            </span>
-          </li>
+          <StepLine key={step.id} step={step} detailed />
         ))}
       </ol>
       <p className="mt-4">

@@ -55,7 +55,7 @@ function corner(piece: Piece): Step {
   return pieceWide(piece, 'corner', '-', {
     title: 'Clean a corner first',
     minutes: 10,
-    detail: 'a hidden spot: soft brush, then a damp swab; colour on the swab, or a dulled spot, says stop',
+    detail: `a hidden spot: soft brush, then a swab ${piece.parts.some(({ material }) => material === 'wood') ? 'with mineral spirit on wood, damp elsewhere' : 'barely damp'}; colour on the swab, or a dulled spot, says stop`,
     hazards: piece.leadExcluded ? [] : ['lead'],
     because: 'Some pieces lose value and character even by washing: the corner decides, not the whole.',
     asks: { kind: 'corner' },

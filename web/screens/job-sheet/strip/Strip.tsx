@@ -4,11 +4,11 @@ import { type Hazard, isPlanned } from '#core/safety/index';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { usePlan } from '../../../app/plan/PlanContext.tsx';
-import { useWords } from '../../../app/useWords.ts';
 import { Cautions } from '../../../views/Cautions.tsx';
 import { Chips } from '../../../views/fields/Chips.tsx';
 import type { SectionProps } from '../sectionProps.ts';
 import { PartTabs, usePart } from '../PartTabs.tsx';
+import { StepLine } from '../StepLine.tsx';
 import { oldPaintText } from '../../../views/words/oldPaintText.ts';
 import { Gate } from './Gate.tsx';
 import { Methods } from './Methods.tsx';
@@ -37,7 +37,6 @@ const VIEWS = [
 /** The work before primer, part by part: how the old paint goes, what is put right, and the gate before paint. */
 export function Strip({ piece, view }: SectionProps) {
   const { plan, facts } = usePlan();
-  const words = useWords();
   const [params, setParams] = useSearchParams();
   const { part, parts } = usePart(piece, (own) => isPlanned(own) && hasPaintedZone(own));
   const shown = VIEWS.find((own) => own.key === params.get('view')) ?? VIEWS[0];
@@ -87,13 +86,7 @@ export function Strip({ piece, view }: SectionProps) {
           <h2>{steps.length > 0 ? 'In this order' : 'Stripped and clean'}</h2>
           <ol className="mt-1 space-y-1.5">
             {steps.map((step) => (
-              <li key={step.id} className="flex justify-between gap-3 leading-snug">
-                <span>{step.title}</span>
-                <span className="figure text-right">
-                  {step.minutes} min
-                  <span className="second block">{step.placed ? words.moment(step.placed.start) : 'no date'}</span>
-                </span>
-              </li>
+              <StepLine key={step.id} step={step} />
             ))}
           </ol>
           <Link className="linklike mt-2 inline-block min-h-9 text-small" to={`/pieces/${piece.id}/print/card?part=${part.id}`}>
