@@ -47,7 +47,8 @@ export default defineConfig({
           hookTimeout: 120_000,
           // Slow machines run these too; a poll that waits costs nothing where all is quick.
           expect: { poll: { timeout: 20_000, interval: 60 } },
-          fileParallelism: false,
+          // Each file has a server, a folder and a browser of its own: two at a time.
+          maxWorkers: '100%',
         },
       },
     ],

@@ -1,5 +1,6 @@
-import { faceSchema, type Part, plain, PRINTING_STAYS, standingZones, withZone } from '#core/facts/index';
+import { faceSchema, type Part, plain, PRINTING_STAYS, standingZones, withZone, type Zone } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
+import { coatsLaidOn, hiddenApart } from '#core/zones/index';
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -10,20 +11,24 @@ import { useWords } from '../../../../app/useWords.ts';
 
 const REASONS = ['bearing', 'hinge', 'electrical contact', 'earth point', 'works oiled', 'mechanism', PRINTING_STAYS] as const;
 
+type ZonesProps = {
+  readonly pieceId: string;
+  readonly part: Part;
+  readonly onChange: (fields: Partial<Part>, said: string) => void;
+};
+
 /** Which faces are seen, which hidden, and which stay bare with the reason. */
-export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields: Partial<Part>, said: string) => void }) {
+export function ZonesOfPart({ pieceId, part, onChange }: ZonesProps) {
   const words = useWords();
-  const zoneOfHidden = part.faces.find((face) => !face.seen)?.zoneId;
-  const mixed = zoneOfHidden !== undefined && part.faces.some((face) => face.seen && face.zoneId === zoneOfHidden);
-  const apart = () => {
+  const { facts } = usePlan();
+  const mixed = part.zones.find((zone) =>
+    [true, false].every((seen) => part.faces.some((face) => face.zoneId === zone.id && face.seen === seen)),
+  );
+  const apart = (of: Zone) => {
     const zone = { id: newId(), name: 'Hidden faces' };
-    onChange(
-      {
-        zones: [...part.zones, zone],
-        faces: part.faces.map((face) => (face.seen ? face : { ...face, zoneId: zone.id })),
-      },
-      'They are a zone of their own: choose its layers under Coats.',
-    );
+    const answer = hiddenApart(part, of.id, zone, coatsLaidOn(facts, pieceId, part.id), facts.events);
+    if ('refused' in answer) return void toast.error(answer.refused);
+    onChange(answer.part, 'They are a zone of their own: choose its layers under Coats.');
   };
   return (
     <section className="border-t border-hairline pt-3" aria-label="Faces">
@@ -82,7 +87,7 @@ export function ZonesOfPart({ part, onChange }: { part: Part; onChange: (fields:
       </ul>
       <AddFace part={part} onChange={onChange} />
       {mixed && (
-        <button type="button" className="act mt-2 !min-h-10" onClick={apart}>
+        <button type="button" className="act mt-2 !min-h-10" onClick={() => apart(mixed)}>
           Give the hidden faces a film of their own
         </button>
       )}
