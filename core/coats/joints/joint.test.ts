@@ -248,14 +248,25 @@ describe('joints', () => {
       const before = joint(belowOf(below), above).verdict;
       for (const remedy of remediesFor(belowOf(below), above)) {
         expect(isBetter(remedy.verdict, before)).toBe(true);
-        if (remedy.kind !== 'barrier' && remedy.kind !== 'base')
+        if (!['primer', 'barrier', 'base'].includes(remedy.kind))
           expect(joint(remedy.below ?? belowOf(below), remedy.above ?? above).verdict).toBe(remedy.verdict);
       }
     }
   });
 
+  it('primes steel under a colour and seals wood, and a clear on either as well; nothing where the ground asks for none', () => {
+    const kinds = (material: Below['material'], above: Above) =>
+      remediesFor({ family: null, material, state: 'dry', scuffed: true }, above)
+        .filter(({ kind }) => kind === 'primer')
+        .map(({ barrier, verdict }) => `${barrier} ${verdict}`);
+    expect(kinds('steel', { family: 'urethane-2k', role: 'colour' })).toEqual(['lacquer-primer sits', 'epoxy-primer sits']);
+    expect(kinds('cast-iron', { family: 'water-acrylic', role: 'colour' })).toEqual(['lacquer-primer sits', 'epoxy-primer sits']);
+    expect(kinds('wood', { family: 'alkyd-enamel', role: 'colour' })[0]).toMatch(/^(wood-sealer|waterborne-sealer) sits$/);
+    expect(kinds('resin', { family: 'acrylic-enamel', role: 'colour' })).toEqual([]);
+  });
+
   it('offers the cheapest first, of one kind the best verdict, and two of a kind at most', () => {
-    const cheapest = ['thinner', 'mist', 'brush', 'scuff', 'wait', 'promoter', 'base', 'barrier', 'product', 'stand-in'];
+    const cheapest = ['thinner', 'mist', 'brush', 'scuff', 'wait', 'promoter', 'base', 'primer', 'barrier', 'product', 'stand-in'];
     const rank = { sits: 0, care: 1, stop: 2 };
     const lists = FAMILIES.flatMap((above) =>
       FAMILIES.flatMap((below) =>

@@ -5,7 +5,7 @@ import { type Above, type Below, isBetter, type JointVerdict, type Known } from 
 
 /** What would mend a joint, cheapest first, with the look kept (trade §6). */
 
-export type RemedyKind = 'thinner' | 'mist' | 'brush' | 'scuff' | 'wait' | 'promoter' | 'base' | 'barrier' | 'product' | 'stand-in';
+export type RemedyKind = 'thinner' | 'mist' | 'brush' | 'scuff' | 'wait' | 'promoter' | 'base' | 'primer' | 'barrier' | 'product' | 'stand-in';
 
 export type Remedy = {
   readonly kind: RemedyKind;
@@ -32,6 +32,7 @@ const CHEAPEST_FIRST: readonly RemedyKind[] = [
   'wait',
   'promoter',
   'base',
+  'primer',
   'barrier',
   'product',
   'stand-in',
@@ -40,6 +41,8 @@ const CHEAPEST_FIRST: readonly RemedyKind[] = [
 /** Barriers worth laying between, mildest first; clear ones where the film below is to be seen. */
 const OPAQUE_BARRIERS: readonly Family[] = ['water-acrylic', 'waterborne-sealer', 'alcohol-acrylic', 'lacquer-primer', 'epoxy-primer'];
 const CLEAR_BARRIERS: readonly Family[] = ['water-acrylic', 'waterborne-sealer'];
+/** What goes first on a bare ground that drinks or rusts. */
+const PRIMERS: readonly Family[] = ['lacquer-primer', 'epoxy-primer', 'wood-sealer', 'waterborne-sealer'];
 const STAND_INS: readonly Family[] = ['water-acrylic', 'alcohol-acrylic', 'acrylic-enamel', 'acrylic-lacquer', 'alkyd-enamel'];
 const BY_AIRBRUSH: readonly Family[] = ['water-acrylic', 'alcohol-acrylic'];
 /** Never scuffed between their own coats: their texture, flakes or dye would be gone. */
@@ -57,6 +60,7 @@ export function remediesFor(below: Below, above: Above, known: Known = {}, owned
   const offers = [
     ...smallChanges(below, above, known),
     ...metallicBase(below, above),
+    ...primersBelow(below, above, owned),
     ...barriers(below, above, owned),
     ...otherProducts(below, above, owned),
   ].filter((remedy) => isBetter(remedy.verdict, now));
@@ -145,6 +149,18 @@ function worst(lower: { verdict: JointVerdict }, upper: { verdict: JointVerdict 
 /** Owned families first, else as they stand. */
 function ownedFirst(families: readonly Family[], owned: readonly Family[]): Family[] {
   return [...families].sort((a, b) => Number(owned.includes(b)) - Number(owned.includes(a)));
+}
+
+/** A primer or sealer on a bare ground that a colour does not go on by itself. */
+function primersBelow(below: Below, above: Above, owned: readonly Family[]): Remedy[] {
+  if (below.family !== null || joint(below, above).rule !== '6 substrate') return [];
+  return ownedFirst(PRIMERS, owned).flatMap((family): Remedy[] => {
+    if (family === above.family) return [];
+    const lower = joint({ ...below, scuffed: true }, { family, role: 'primer', by: above.by, forPlastics: above.forPlastics });
+    const upper = joint({ family, material: below.material, state: 'dry', role: 'primer', scuffed: true }, above);
+    const verdict = worst(lower, upper);
+    return [{ kind: 'primer', text: `${plain(family)} below it`, verdict, barrier: family }];
+  });
 }
 
 /** A film between, only where both its joints come out sits or care; a clear one where what lies below is to be seen. */

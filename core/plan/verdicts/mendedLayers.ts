@@ -23,6 +23,11 @@ function barrierLayer(family: Family, role: 'primer' | 'clear'): Added {
   return { wanted: { family, role, name, lab }, coats: 2, flatAfter: 800 };
 }
 
+/** What goes first on a bare ground. */
+function primerLayer(family: Family): Added {
+  return { wanted: { family, role: 'primer', name: plain(family), lab: BARRIER_LAB }, coats: 2, flatAfter: 800 };
+}
+
 /** A remedy as a changed stack, where it is one; waits and scuffs the schedule does by itself. Null where it is none. */
 export function layersMended(remedy: Remedy, part: Part, layerId: string, newId: () => string): Layer[] | null {
   const at = part.layers.findIndex((layer) => layer.id === layerId);
@@ -41,6 +46,8 @@ export function layersMended(remedy: Remedy, part: Part, layerId: string, newId:
       return remedy.above?.by ? instead({ ...layer, hand: remedy.above.by }) : null;
     case 'base':
       return remedy.barrier ? below(freshBase(remedy.barrier, part.layers[at - 1], remedy)) : null;
+    case 'primer':
+      return remedy.barrier ? below(primerLayer(remedy.barrier)) : null;
     case 'barrier':
       return remedy.barrier ? below(barrierLayer(remedy.barrier, remedy.barrierRole ?? 'primer')) : null;
     case 'stand-in': {

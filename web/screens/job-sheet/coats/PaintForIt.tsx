@@ -13,14 +13,14 @@ export function PaintForIt({ part, layers }: { readonly part: Part; readonly lay
   const words = useWords();
   return (
     <FoldingSheet title="Paint for it" className="!p-4">
-      <p className="second mt-1 text-small">On {part.name} alone; below it, with every part, piece and nozzle.</p>
+      <p className="second mt-1 text-small">Out of its container: on {part.name} alone; below it, with every part, piece and nozzle.</p>
       <ul className="mt-2 space-y-1">
         {[...layers].reverse().map((layer) => (
           <li key={layer.layerId}>
             <span className="flex justify-between gap-3">
               <span className="truncate">{layer.name}</span>
               <Why title="Amount" text={amountText(layer, words.volume)} source={layer.source}>
-                <span className="figure">{words.volume(layer.ml)}</span>
+                <span className="figure">{words.volume(layer.paintMl)}</span>
               </Why>
             </span>
             <InAll mix={layer.mix} productId={part.layers.find(({ id }) => id === layer.layerId)?.productId} />
@@ -50,8 +50,10 @@ function InAll({ mix, productId }: { readonly mix: string; readonly productId: s
 }
 
 /** Both ways a coat is reckoned, and the one that holds. */
-function amountText({ coats, mlPerCoat, filmMl, sweepsMl, holds, hand }: LayerView, volume: (ml: number) => string): string {
+function amountText({ coats, mlPerCoat, filmMl, sweepsMl, holds, hand, ml, paintMl }: LayerView, volume: (ml: number) => string): string {
   const both = `By its film ${volume(filmMl)} a coat, by its sweeps ${volume(sweepsMl)}`;
   const why = holds === 'film' ? 'the film asks for more' : hand === 'aerosol' ? 'a can empties by time' : 'the sweeps put on more';
-  return sentences(`${counted(coats, 'coat')} of ${volume(mlPerCoat)}`, `${both}: ${why}`, 'Nozzle and residue come on top');
+  const laid = `${counted(coats, 'coat')} of ${volume(mlPerCoat)}`;
+  const mixed = paintMl < ml ? `Of ${volume(ml)} as sprayed ${volume(ml - paintMl)} are reducer and hardener` : '';
+  return sentences(laid, `${both}: ${why}`, mixed, 'Nozzle and residue come on top');
 }
