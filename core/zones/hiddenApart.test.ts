@@ -18,7 +18,7 @@ describe('hidden faces with a film of their own', () => {
     expect(standingZones(turned).map(({ name }) => name)).toEqual(['Upper side', 'Back']);
     const apart = hiddenApart(turned, 'all', INSIDE, () => [], []);
     if ('refused' in apart) throw new Error(apart.refused);
-    expect(standingZones(apart.part).map(({ name }) => name)).toEqual(['All over', 'Hidden faces']);
+    expect(standingZones(apart.part).map(({ name }) => name)).toEqual(['Seen faces', 'Hidden faces']);
     const { faces } = dividedPart(apart.part);
     for (const zoneId of ['all', 'inside']) expect(areaMm2(faces.filter((face) => face.zoneId === zoneId))).toBe(400 * 290);
   });

@@ -22,8 +22,13 @@ export function hiddenApart(
   return {
     part: {
       ...whole.part,
-      zones: [...whole.part.zones, zone],
+      zones: [...whole.part.zones.map((own) => (own.id === zoneId ? { ...own, name: seenName(own.name) } : own)), zone],
       faces: whole.part.faces.map((face) => (face.zoneId !== zoneId || face.seen ? face : { ...face, zoneId: zone.id })),
     },
   };
+}
+
+/** What is left of a zone that was everything is so no longer. */
+function seenName(name: string): string {
+  return name === 'All over' ? 'Seen faces' : name;
 }

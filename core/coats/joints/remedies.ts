@@ -5,7 +5,18 @@ import { type Above, type Below, isBetter, type JointVerdict, type Known } from 
 
 /** What would mend a joint, cheapest first, with the look kept (trade §6). */
 
-export type RemedyKind = 'thinner' | 'mist' | 'brush' | 'scuff' | 'wait' | 'promoter' | 'base' | 'primer' | 'barrier' | 'product' | 'stand-in';
+export type RemedyKind =
+  | 'thinner'
+  | 'mist'
+  | 'brush'
+  | 'scuff'
+  | 'wait'
+  | 'promoter'
+  | 'base'
+  | 'primer'
+  | 'barrier'
+  | 'product'
+  | 'stand-in';
 
 export type Remedy = {
   readonly kind: RemedyKind;
