@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, type Hand } from '#core/facts/index';
-import { amountAnswer, batchMl, coatAmount, coatMinutes, filmMl, mixFor, reserveMl, sweepsMl, sweepsOf } from './index.ts';
+import { amountAnswer, batchMl, coatAmount, coatMinutes, filmMl, mixFor, potLifeAt, reserveMl, sweepsMl, sweepsOf } from './index.ts';
 
 const face = (longMm: number, shortMm: number, count = 1) => ({ longMm, shortMm, count });
 
@@ -112,6 +112,16 @@ describe('a mix', () => {
       if (part.what === 'paint') expect(part.grams).toBeGreaterThan(part.ml);
       if (part.what === 'reducer') expect(part.grams).toBeLessThan(part.ml);
     }
+  });
+  it('lives half as long for ten degrees more, longer in the cold, and says both', () => {
+    expect([26, 18, 30, 20].map((celsius) => Math.floor(potLifeAt(120, celsius)))).toEqual([79, 137, 60, 120]);
+    expect(Math.round(potLifeAt(120, 18))).toBe(138);
+    const said = (celsius?: number) =>
+      mixFor({ needMl: 10, label: { ...label, potLifeMin: 120 }, own: 'urethane-2k', ...(celsius === undefined ? {} : { celsius }) })
+        .warnings;
+    expect(said(26)).toEqual(['Everything of this mix is sprayed within 120 min at 20 °C, 79 min at 26 °C; never seal what is left.']);
+    expect(said()).toEqual(['Everything of this mix is sprayed within 120 min at 20 °C; never seal what is left.']);
+    expect(said(3)[0]).toContain('at 3 °C it does not harden');
   });
   it('is paint alone where the label names nothing else', () => {
     const mix = mixFor({ needMl: 10, label: {}, own: 'acrylic-lacquer' });

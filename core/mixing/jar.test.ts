@@ -169,17 +169,19 @@ describe('a jar', () => {
 });
 
 describe('a bottle tinted by weight', () => {
-  it('has the per cent of the whole that it says', () => {
+  it('has the per cent of the paint it goes into: 0.8 g in 32 g are 2.5 %, and 2.8 g in 112 g', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 100, noNaN: true }), (ml) => {
         for (const row of tintTable(paints[0], paints[2], ml, TARGET)) {
-          expect((100 * row.tintG) / (row.tintG + gramsOf(WHITE, ml))).toBeCloseTo(row.percent, 9);
+          expect((100 * row.tintG) / gramsOf(WHITE, ml)).toBeCloseTo(row.percent, 9);
           expect(row.tintMl).toBeCloseTo(row.tintG / PAINT_DENSITY, 9);
           expect(row.deltaE).toBeCloseTo(colourDifference(row.lab, TARGET), 9);
         }
       }),
       { seed: 8, numRuns: 30 },
     );
+    const grams = (baseG: number) => tintTable(paints[0], paints[2], baseG / PAINT_DENSITY, null, [2.5])[0].tintG;
+    expect([grams(32), grams(112)].map((own) => own.toFixed(2))).toEqual(['0.80', '2.80']);
   });
   it('gets darker with every step of a dark tint, and weak where its label says so', () => {
     const rows = tintTable(paints[0], paints[2], 50, null);
@@ -188,12 +190,12 @@ describe('a bottle tinted by weight', () => {
     expect(rows.every(({ weakens, deltaE }) => !weakens && deltaE === null)).toBe(true);
     const weak = benchPaints(bench({ ...FULL, base: 90 }, [paint('base', '#f4f4f0', 'weak')])).find(({ id }) => id === 'base');
     if (!weak) throw new Error('no base');
-    expect(tintTable(weak, paints[2], 50, null).flatMap(({ percent, weakens }) => (weakens ? [percent] : []))).toEqual([3, 4, 5]);
+    expect(tintTable(weak, paints[2], 50, null).flatMap(({ percent, weakens }) => (weakens ? [percent] : []))).toEqual([2.5, 3, 4, 5]);
     expect(mostTint(weak)).toEqual({ percent: 2, source: 'label' });
     expect(mostTint(paints[0]).source).toBe('default');
   });
   it('says where the tint is not enough', () => {
-    const scarce = { ...paints[2], ml: 0.5 };
+    const scarce = { ...paints[2], ml: 0.4 };
     const rows = tintTable(paints[0], scarce, 50, null);
     expect(rows.filter(({ enough }) => enough).map(({ percent }) => percent)).toEqual([0.5]);
   });

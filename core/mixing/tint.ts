@@ -5,8 +5,10 @@ import type { BenchPaint } from './ranges.ts';
 
 /** A whole bottle or tin tinted by weight: a per cent of tint, and what each comes to (trade §10). */
 
-/** Per cent of the whole by weight. */
-export const TINT_STEPS = [0.5, 1, 1.5, 2, 3, 4, 5] as const;
+/** Per cent, by weight, of the paint it goes into. */
+export const TINT_STEPS: readonly number[] = [0.5, 1, 1.5, 2, 2.5, 3, 4, 5];
+/** Beyond as much again it is no tint any more, per cent. */
+export const MOST_TINT_TYPED = 100;
 /** Where the label says nothing: more tint than this has too little binder left to hold it. */
 const USUAL_MOST = 5;
 
@@ -22,13 +24,23 @@ export type TintRow = {
   readonly enough: boolean;
 };
 
-/** @param baseMl of the paint that is tinted */
-export function tintTable(base: BenchPaint, tint: BenchPaint, baseMl: number, target: Lab | null): TintRow[] {
+/**
+ * What each share of tint weighs and comes to.
+ * @param baseMl of the paint that is tinted, mL
+ * @param percents of that paint's weight, above 0 to MOST_TINT_TYPED
+ */
+export function tintTable(
+  base: BenchPaint,
+  tint: BenchPaint,
+  baseMl: number,
+  target: Lab | null,
+  percents: readonly number[] = TINT_STEPS,
+): TintRow[] {
   const ingredients = [ingredientOf(base), ingredientOf(tint)];
   const baseG = gramsOf(base.product, baseMl);
   const most = base.sheet.label.tintAtMost ?? USUAL_MOST;
-  return TINT_STEPS.map((percent) => {
-    const tintG = (baseG * percent) / (100 - percent);
+  return percents.map((percent) => {
+    const tintG = (baseG * percent) / 100;
     const tintMl = tintG / densityOf(tint.product);
     const lab = mixedLab(ingredients, [baseMl, tintMl]);
     return {

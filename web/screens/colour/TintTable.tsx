@@ -1,8 +1,18 @@
 import { isInSprayCan } from '#core/coats/index';
 import { DROP_ML, hexOf } from '#core/colour/index';
 import type { Product } from '#core/facts/index';
-import { type BenchPaint, benchPaints, mixedPaint, mostTint, type TintRow, tintTable } from '#core/mixing/index';
-import { parseQuantity, toIso } from '#core/units/index';
+import {
+  type BenchPaint,
+  benchPaints,
+  densityOf,
+  MOST_TINT_TYPED,
+  mixedPaint,
+  mostTint,
+  TINT_STEPS,
+  type TintRow,
+  tintTable,
+} from '#core/mixing/index';
+import { type Parsed, parseNumber, parseQuantity, toIso } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { logEvents } from '../../app/writing/logging.ts';
@@ -26,9 +36,12 @@ export function TintTable({ product }: { product: Product }) {
   );
   const [tintId, setTintId] = useState('');
   const [typedMl, setTypedMl] = useState('');
+  const [typedPercent, setTypedPercent] = useState('');
   const tint = tints.find(({ id }) => id === tintId) ?? tints[0];
   if (!base) return null;
-  const read = typedMl.trim() === '' ? null : parseQuantity(typedMl, 'volume', 'mL');
+  const read = typedMl.trim() === '' ? null : pouredOf(typedMl, base.product);
+  const percent = typedPercent.trim() === '' ? null : (parseNumber(typedPercent) ?? Number.NaN);
+  const isShare = percent === null || (percent > 0 && percent <= MOST_TINT_TYPED);
   const ml = read?.ok ? read.value : base.ml;
   const usable = (read === null || read.ok) && ml > 0 && ml <= base.ml;
   const can = isInSprayCan(base.product, base.sheet);
@@ -53,20 +66,35 @@ export function TintTable({ product }: { product: Product }) {
               onChange={setTintId}
             />
             <SmallField
-              label="of it, mL"
+              label="of it, mL or g"
               width="!w-24 font-mono"
               inputMode="decimal"
               placeholder={String(Math.round(base.ml * 10) / 10)}
               value={typedMl}
               onText={setTypedMl}
             />
+            <SmallField
+              label="tint, %"
+              width="!w-24 font-mono"
+              inputMode="decimal"
+              placeholder="2.5"
+              value={typedPercent}
+              onText={setTypedPercent}
+            />
           </div>
           {!usable && (
             <p role="alert" className="mt-2 font-[650]">
-              Between 0 and {words.volume(base.ml)}: that is what there is of it.
+              {read !== null && !read.ok ? read.mend : `Between 0 and ${words.volume(base.ml)}: that is what there is of it.`}
             </p>
           )}
-          {usable && <Rows base={base} tint={tint} ml={ml} said={read !== null} />}
+          {!isShare && (
+            <p role="alert" className="mt-2 font-[650]">
+              A tint is above 0 and at most {MOST_TINT_TYPED} % of the paint it goes into.
+            </p>
+          )}
+          {usable && isShare && (
+            <Rows base={base} tint={tint} ml={ml} said={read !== null} percents={percent === null ? TINT_STEPS : [percent]} />
+          )}
           <p className="second mt-2 text-small">
             <Why
               title="Tint it bears"
@@ -75,7 +103,7 @@ export function TintTable({ product }: { product: Product }) {
             >
               At most {most.percent} %
             </Why>{' '}
-            by weight; more weakens the film.
+            of the paint, by weight; more weakens the film.
           </p>
         </>
       )}
@@ -83,8 +111,23 @@ export function TintTable({ product }: { product: Product }) {
   );
 }
 
-/** @param said how much of it is tinted has been typed: what went in cannot be taken out again, so it is asked */
-function Rows({ base, tint, ml, said }: { base: BenchPaint; tint: BenchPaint; ml: number; said: boolean }) {
+/** What is tinted, in mL; weighed paint through its density. */
+function pouredOf(text: string, product: Product): Parsed {
+  const volume = parseQuantity(text, 'volume', 'mL');
+  const mass = parseQuantity(text, 'mass', 'g');
+  return !volume.ok && mass.ok ? { ok: true, value: mass.value / densityOf(product) } : volume;
+}
+
+type RowsProps = {
+  readonly base: BenchPaint;
+  readonly tint: BenchPaint;
+  readonly ml: number;
+  /** How much of it is tinted has been typed: what went in cannot be taken out again, so it is asked. */
+  readonly said: boolean;
+  readonly percents: readonly number[];
+};
+
+function Rows({ base, tint, ml, said, percents }: RowsProps) {
   const words = useWords();
   const { save } = useSaving();
   const { busy, once } = useOneAtATime();
@@ -122,7 +165,7 @@ function Rows({ base, tint, ml, said }: { base: BenchPaint; tint: BenchPaint; ml
           </tr>
         </thead>
         <tbody>
-          {tintTable(base, tint, ml, null).map((row) => (
+          {tintTable(base, tint, ml, null, percents).map((row) => (
             <tr key={row.percent} className="border-t border-hairline">
               <td className="figure py-1">{row.percent} %</td>
               <td>

@@ -1,5 +1,4 @@
 import { counted } from '#core/units/index';
-import { mixFor } from '#core/amounts/index';
 import { compareShades, resolveLayer } from '#core/coats/index';
 import type { Part, Piece } from '#core/facts/index';
 import type { StackView } from '#core/plan/index';
@@ -44,41 +43,5 @@ function Shades({ part, stack }: Props) {
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** What goes into the cup for each paint that is thinned or hardened. */
-export function Mixing({ part, stack }: Pick<Props, 'part' | 'stack'>) {
-  const { facts } = usePlan();
-  const mixed = part.layers
-    .map((layer) => resolveLayer(layer, facts))
-    .filter((layer) => layer.label?.thinning || layer.label?.hardener || (layer.thinner && layer.thinner !== layer.family));
-  if (mixed.length === 0) return null;
-  return (
-    <FoldingSheet title="In the cup" className="!p-4">
-      {mixed.map((layer) => {
-        const needMl = stack.layers.find((own) => own.layerId === layer.layer.id)?.ml ?? 0;
-        const mix = mixFor({ needMl, label: layer.label ?? {}, own: layer.family, ...(layer.thinner ? { thinner: layer.thinner } : {}) });
-        return (
-          <div key={layer.layer.id} className="mt-2 border-t border-hairline pt-2">
-            <p className="font-[650] text-ink">{layer.name}</p>
-            <ul>
-              {mix.parts.map((own) => (
-                <li key={own.what} className="flex justify-between">
-                  <span>{own.what}</span>
-                  <span className="figure">
-                    {own.ml.toFixed(1)} mL · {own.grams.toFixed(1)} g
-                  </span>
-                </li>
-              ))}
-            </ul>
-            <p className="second text-small">
-              {counted(mix.cups, 'cup')} of 30 mL, a fifth more than the coats take.
-              {mix.inductionMin ? ` Let it stand ${mix.inductionMin} min.` : ''} {mix.warnings.join(' ')}
-            </p>
-          </div>
-        );
-      })}
-    </FoldingSheet>
   );
 }
