@@ -1,5 +1,5 @@
 export { backZones, dividedFacts, dividedPart, dividedPiece, facesToPaint, zoneSize } from './divided.ts';
-export { hiddenApart } from './hiddenApart.ts';
+export { hiddenApart, seenAndHidden } from './hiddenApart.ts';
 export { laidFlat, sideNames } from './lying.ts';
 export { coatsLaidOn, type Merge, merged } from './merging.ts';
 export { type Island, islandOf, shapeOf } from './outline.ts';

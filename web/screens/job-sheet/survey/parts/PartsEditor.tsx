@@ -203,7 +203,7 @@ export function PartsEditor({ piece }: SectionProps) {
           <summary className="min-h-9 cursor-pointer font-[650] text-ink">Measure it: a simple body, holes, or a mesh file</summary>
           <PartSize part={part} onChange={(fields, said) => change(fields, said, `size:${part.id}`)} />
         </details>
-        <ZonesOfPart pieceId={piece.id} part={part} onChange={change} />
+        <ZonesOfPart part={part} onChange={change} />
       </section>
     </div>
   );

@@ -1,6 +1,6 @@
 import { faceSchema, type Part, plain, PRINTING_STAYS, standingZones, withZone, type Zone } from '#core/facts/index';
 import { areaMm2 } from '#core/survey/index';
-import { coatsLaidOn, hiddenApart } from '#core/zones/index';
+import { hiddenApart, seenAndHidden } from '#core/zones/index';
 import { parseQuantity } from '#core/units/index';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -12,24 +12,19 @@ import { useWords } from '../../../../app/useWords.ts';
 const REASONS = ['bearing', 'hinge', 'electrical contact', 'earth point', 'works oiled', 'mechanism', PRINTING_STAYS] as const;
 
 type ZonesProps = {
-  readonly pieceId: string;
   readonly part: Part;
   readonly onChange: (fields: Partial<Part>, said: string) => void;
 };
 
 /** Which faces are seen, which hidden, and which stay bare with the reason. */
-export function ZonesOfPart({ pieceId, part, onChange }: ZonesProps) {
+export function ZonesOfPart({ part, onChange }: ZonesProps) {
   const words = useWords();
-  const { facts } = usePlan();
-  const mixed = part.zones.find((zone) =>
-    [true, false].every((seen) => part.faces.some((face) => face.zoneId === zone.id && face.seen === seen)),
-  );
-  const apart = (of: Zone) => {
-    const zone = { id: newId(), name: 'Hidden faces' };
-    const answer = hiddenApart(part, of.id, zone, coatsLaidOn(facts, pieceId, part.id), facts.events);
-    if ('refused' in answer) return void toast.error(answer.refused);
-    onChange(answer.part, 'They are a zone of their own: choose its layers under Coats.');
-  };
+  const mixed = seenAndHidden(part);
+  const apart = (of: Zone) =>
+    onChange(
+      hiddenApart(part, of.id, { id: newId(), name: 'Hidden faces' }),
+      'They are a zone of their own: choose its layers under Coats.',
+    );
   return (
     <section className="border-t border-hairline pt-3" aria-label="Faces">
       <h3 className="font-[650] text-ink">Faces</h3>
