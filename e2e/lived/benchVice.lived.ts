@@ -1,7 +1,8 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, momentMs, openPage, type Running, startServer } from '../harness.ts';
-import { addPiece, freeOn, keepAir, liveToEnd, mainText, nextMoment, openWith, strippersOf, textOf, Verdicts } from './living.ts';
+import { keepAir, typeReading } from './air.ts';
+import { addPiece, freeOn, liveToEnd, mainText, nextMoment, openWith, strippersOf, textOf, Verdicts } from './living.ts';
 
 /** Job 04: a cast-iron bench vice; what lead forbids, and a cold Saturday. */
 
@@ -29,17 +30,6 @@ async function clearedOfLead(page: Page, piece: string): Promise<void> {
   await page.getByText('cleared of lead').waitFor();
 }
 
-/** Seven degrees, typed in the workshop, for as long as it is said to count. */
-async function typeReading(page: Page, server: Running, counts: string): Promise<void> {
-  await page.goto(`${server.url}/workshop`);
-  await page.getByRole('button', { name: 'type a reading' }).first().click();
-  await page.getByLabel('Temperature', { exact: true }).fill('7');
-  await page.getByLabel('Humidity %').fill('70');
-  await page.getByLabel('It counts').selectOption({ label: counts });
-  await page.getByLabel('Humidity %').press('Enter');
-  await page.getByText('The plan has moved.').first().waitFor();
-}
-
 describe('job 04', () => {
   it('is acted out by the interface alone', async () => {
     const { page, context, errors } = await openPage(browser, server.url);
@@ -64,11 +54,11 @@ describe('job 04', () => {
 
     await liveToEnd(browser, server, vice, { until: (title) => /Coat 1 of/.test(title) });
     const cold = await openPage(browser, `${server.url}/workshop`);
-    await typeReading(cold.page, server, 'until the next one');
+    await typeReading(cold.page, server, '7', '70', 'until the next one');
     await cold.page.goto(`${vice}/dates`);
     await cold.page.getByRole('heading', { name: 'No end as it stands' }).waitFor();
     expect(await mainText(cold.page)).not.toContain('Nothing is left to do');
-    await typeReading(cold.page, server, 'for a day');
+    await typeReading(cold.page, server, '7', '70', 'for a day');
     const counted = cold.page.getByText(/It counts until (?!the next one)/).first();
     await counted.waitFor();
     const counts = await textOf(counted);

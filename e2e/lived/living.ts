@@ -96,18 +96,6 @@ export async function freeOn(page: Page, server: Running, days: readonly string[
   }
 }
 
-/** A place is kept at a temperature and humidity, as somebody types it. */
-export async function keepAir(page: Page, server: Running, place: string, celsius: string, percent: string): Promise<void> {
-  await page.goto(`${server.url}/workshop`);
-  await page.getByLabel(`${place} is kept at`).fill(celsius);
-  await page.getByLabel('humidity, %').first().fill(percent);
-  await page.keyboard.press('Enter');
-  await page
-    .getByText(new RegExp(`${celsius}(\\.0)? °C · ${percent} %`))
-    .first()
-    .waitFor();
-}
-
 /** What is seen there, line by line. */
 // biome-ignore lint/performance/useDomNodeTextContent: the text of the nodes runs together.
 export const textOf = (where: Locator): Promise<string> => where.first().innerText();

@@ -1,13 +1,13 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, openPage, type Running, startServer } from '../harness.ts';
+import { keepAir } from './air.ts';
 import {
   addCan,
   addPart,
   addPiece,
   daysOf,
   freeOn,
-  keepAir,
   measure,
   mainText,
   openWith,
