@@ -3,7 +3,7 @@ export { type BoothLoads, boothLoads, changingMinutes, LYING_APART_MM } from './
 export { addedUp, roundedUp, supplyKey, supplyName, supplyText, unitPrice } from './supplies.ts';
 export { reserveMl, TOUCH_UP_ML } from './reserve.ts';
 export { detailMl } from './details.ts';
-export { type Mix, mixFor, type MixPart, type MixQuestion, PAINT_DENSITY, potLifeAt } from './mixing.ts';
+export { type Mix, MIX_SPARE, mixFor, type MixPart, type MixQuestion, PAINT_DENSITY, potLifeAt } from './mixing.ts';
 export { paintIn, type PaintIn, ratioOf, solidsAt } from './thinning.ts';
 export {
   amountAnswer,

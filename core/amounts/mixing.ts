@@ -5,7 +5,7 @@ import { typedNumber } from '#core/units/index';
 /** What goes into the cup for a given need: paint, hardener and reducer by volume and weight, cup by cup (trade §6). */
 
 /** A mix is made 20 % larger than the coats need. */
-const SPARE = 0.2;
+export const MIX_SPARE = 0.2;
 /** Solids as bottled are heavier than water; enough for a kitchen scale. */
 /** g/mL of a paint from its bottle. */
 export const PAINT_DENSITY = 1.1;
@@ -56,7 +56,7 @@ function potLifeText(potLifeMin: number, celsius: number): string {
 
 /** Parts for one batch. A label without thinning or hardener gives paint alone. */
 export function mixFor({ needMl, label, own, thinner, cupMl = CUP_ML, celsius = 20 }: MixQuestion): Mix {
-  const ml = needMl * (1 + SPARE);
+  const ml = needMl * (1 + MIX_SPARE);
   const reducer = label.thinning?.usual ?? 0;
   const hardener = label.hardener?.parts ?? 0;
   const paintMl = ml / (1 + reducer + hardener);

@@ -3,7 +3,7 @@ import { conditionsOf } from '#core/drying/index';
 import { lacquer, NOW, part, piece, planOf, primer, shelf, withHardClear } from '#core/invented/index';
 import { detailTogether, plan } from '#core/plan/index';
 import { describe, expect, it } from 'vitest';
-import type { Cup } from './steps/paint/cup.ts';
+import { type Cup, cupText } from './steps/paint/cup.ts';
 
 /** A two-pack is mixed as late and as seldom as its pot life lets: flashes between its coats count. */
 
@@ -80,5 +80,22 @@ describe('one cup', () => {
     const text = detailTogether(own);
     expect(text).toContain(`paint ${own.reduce((sum, { cup }) => sum + (cup?.parts[0].ml ?? 0), 0).toFixed(1)} mL`);
     expect(detailTogether(alone)).toBe(alone[0].detail);
+  });
+  it('measures out what there is where a fifth more is not there, and a fifth more where the paint is yet to be bought', () => {
+    const paint = (shelfMl: number | null) =>
+      cupText({
+        parts: [
+          { what: 'paint', ml: 120, grams: 132 },
+          { what: 'hardener', ml: 12, grams: 12 },
+        ],
+        keptMl: 5,
+        standMin: null,
+        shelfMl,
+      });
+    expect(paint(null)).toContain('paint 120.0 mL (132.0 g), hardener 12.0 mL');
+    expect(paint(125)).not.toContain('all there is');
+    expect(paint(115)).toContain('paint 110.0 mL (121.0 g), hardener 11.0 mL (11.0 g); all there is of it');
+    // Less than the coats take: some is bought first, and the cup is a whole one again.
+    expect(paint(90)).toContain('paint 120.0 mL');
   });
 });

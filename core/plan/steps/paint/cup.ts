@@ -1,4 +1,4 @@
-import type { MixPart } from '#core/amounts/index';
+import { MIX_SPARE, type MixPart } from '#core/amounts/index';
 
 /** What is mixed in one cup: parts side by side, of one piece or of several, are served from the same one. */
 export type Cup = {
@@ -7,7 +7,18 @@ export type Cup = {
   readonly keptMl: number;
   /** It stands so long before it is sprayed, minutes; null: it is sprayed at once. */
   readonly standMin: number | null;
+  /** Paint of it that stands on the shelf, mL; null: none, it is yet to be bought. */
+  readonly shelfMl: number | null;
 };
+
+/** What is measured out: a fifth more than the coats take, or what there is where that is less and the coats still have enough. */
+function measuredOut({ parts, keptMl, shelfMl }: Cup): { readonly parts: readonly MixPart[]; readonly isAll: boolean } {
+  const paintMl = parts.find(({ what }) => what === 'paint')?.ml ?? 0;
+  const there = (shelfMl ?? Number.POSITIVE_INFINITY) - keptMl;
+  const share = there / paintMl;
+  if (share >= 1 || share * (1 + MIX_SPARE) < 1) return { parts, isAll: false };
+  return { parts: parts.map((part) => ({ ...part, ml: part.ml * share, grams: part.grams * share })), isAll: true };
+}
 
 /** The cup of all of them. */
 export function cupsTogether(cups: readonly Cup[]): Cup {
@@ -20,13 +31,17 @@ export function cupsTogether(cups: readonly Cup[]): Cup {
     }),
     keptMl: sum(cups.map(({ keptMl }) => keptMl)),
     standMin: cups.reduce<number | null>((longest, { standMin }) => (standMin === null ? longest : Math.max(longest ?? 0, standMin)), null),
+    shelfMl: cups.reduce<number | null>((most, { shelfMl }) => (shelfMl === null ? most : Math.max(most ?? 0, shelfMl)), null),
   };
 }
 
-export function cupText({ parts, keptMl, standMin }: Cup): string {
+export function cupText(cup: Cup): string {
+  const { keptMl, standMin } = cup;
+  const { parts, isAll } = measuredOut(cup);
   return [
     ...(keptMl > 0 ? [`set ${keptMl} mL aside unmixed for touch-up`] : []),
     parts.map((part) => `${part.what} ${part.ml.toFixed(1)} mL (${part.grams.toFixed(1)} g)`).join(', '),
+    ...(isAll ? ['all there is of it, less than a fifth more than the coats take'] : []),
     ...(standMin ? [`let it stand ${standMin} min`] : []),
   ].join('; ');
 }

@@ -1,4 +1,5 @@
 import { mixFor, reserveMl } from '#core/amounts/index';
+import { leftOnShelf } from '#core/buying/index';
 import { familyDrying, isOwnThinner } from '#core/drying/index';
 import { plain } from '#core/facts/index';
 import { coatHazards } from '#core/safety/index';
@@ -91,6 +92,7 @@ export function addMix(chain: StepChain, context: PlanContext, { placed, needMl,
     parts: mix.parts,
     keptMl: number === 1 ? reserveMl(resolved.role, context.workshop) : 0,
     standMin: inductionMin ?? null,
+    shelfMl: (resolved.product && leftOnShelf(context.facts).get(resolved.product.id)) ?? null,
   };
   return chain.add({
     stage: 'mix',
