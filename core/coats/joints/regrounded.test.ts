@@ -27,6 +27,13 @@ describe('another ground', () => {
     ]);
     expect(regrounded(stack(BLACK, onBlack), stack(WHITE, onBlack))[0]?.coats).toBe(onWhite);
   });
+  it('counts another paint in its place too: a brown asks fewer coats than a yellow', () => {
+    const brown: Lab = { l: 30, a: 15, b: 15 };
+    const onBrown = coatsForColour(WHITE, brown);
+    expect(onBrown).not.toBe(onWhite);
+    const repainted = resolved([wanted('ground', 'fine-primer', WHITE, 2), wanted('yellow', 'colour', brown, onWhite)]);
+    expect(regrounded(stack(WHITE, onWhite), repainted)).toEqual([{ layerId: 'yellow', name: 'yellow', coats: onBrown, planned: onWhite }]);
+  });
   it('says nothing where the ground is the same, or the coats already fit', () => {
     expect(regrounded(stack(WHITE, onWhite), stack(WHITE, 7))).toEqual([]);
     expect(regrounded(stack(WHITE, onWhite), stack(BLACK, onBlack))).toEqual([]);

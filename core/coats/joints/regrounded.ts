@@ -1,12 +1,12 @@
 import { coatsForColour } from '../film.ts';
 import type { ResolvedLayer } from '../products/resolve.ts';
 
-/** Colours that come to lie on another ground: how many coats they then take. */
+/** Colours that come to lie on another ground, or that another paint stands in for: how many coats they then take. */
 
 export type Regrounded = { readonly layerId: string; readonly name: string; readonly coats: number; readonly planned: number };
 
 /**
- * Colour layers whose ground has another colour than before, where the coats that hide it differ from those planned.
+ * Colour layers whose ground or whose own paint has another colour than before, where the coats that hide it differ from those planned.
  * Transparent colours are judged on a board, not reckoned.
  */
 export function regrounded(before: readonly ResolvedLayer[], after: readonly ResolvedLayer[]): Regrounded[] {
@@ -15,7 +15,9 @@ export function regrounded(before: readonly ResolvedLayer[], after: readonly Res
     const ground = groundOf(after, place);
     const was = before.findIndex(({ layer }) => layer.id === own.layer.id);
     const groundBefore = was < 0 ? undefined : groundOf(before, was);
-    if (!ground || !groundBefore || sameLab(ground, groundBefore)) return [];
+    if (!ground || !groundBefore) return [];
+    const ownBefore = before[was];
+    if (sameLab(ground, groundBefore) && sameLab(own, ownBefore) && own.share === ownBefore.share) return [];
     const coats = coatsForColour(ground.lab, own.lab, own.share);
     return coats === own.layer.coats ? [] : [{ layerId: own.layer.id, name: own.name, coats, planned: own.layer.coats }];
   });
