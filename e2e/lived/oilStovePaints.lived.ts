@@ -123,7 +123,10 @@ describe('job 09, its paints', () => {
     const before = await inAllOf(page, piece, 'Stove black');
     await page.goto(`${piece}/survey?view=parts`);
     await page.getByRole('button', { name: /^Top/ }).first().click();
-    await page.getByRole('button', { name: /the face of 400 mm by 250 mm/ }).last().click();
+    await page
+      .getByRole('button', { name: /the face of 400 mm by 250 mm/ })
+      .last()
+      .click();
     await page.getByText('The face is out.').waitFor();
     const after = await inAllOf(page, piece, 'Stove black');
     expect(before / after).toBeGreaterThan(1.3);
