@@ -78,7 +78,7 @@ describe('the air of a place', () => {
 });
 
 describe('a part measured by itself', () => {
-  it('counts in place of the air less two degrees, and is forgotten with the reading', () => {
+  it('counts in place of the air less two degrees; typed, for three hours: a cold one warms up in the room', () => {
     const assumed = conditionsOf(facts([reading(5, 20, 60)]), NOW).shed;
     const warm = conditionsOf(facts([{ ...reading(5, 20, 60), surfaceC: 24 }]), NOW).shed;
     const cold = conditionsOf(facts([{ ...reading(5, 20, 60), surfaceC: 13 }]), NOW).shed;
@@ -86,6 +86,12 @@ describe('a part measured by itself', () => {
     expect(airAt(cold, NOW).dewMarginC - airAt(assumed, NOW).dewMarginC).toBeCloseTo(-5, 1);
     expect(airVerdict(airAt(cold, NOW), { minC: 10, maxC: 32, maxRh: 80 }).verdict).toBe('stop');
     const later = NOW + 8 * 1440;
+    const typed = { ...reading(0, 18, 55, 'typed'), surfaceC: 9 };
+    const room = conditionsOf({ ...facts([typed]), places: [{ ...facts([]).places[0], heated: true }] }, NOW).shed;
+    expect(airAt(room, NOW + 20).dewMarginC).toBeCloseTo(0.2, 0);
+    expect(airAt(room, NOW + 20).dewMarginC).toBeLessThan(1);
+    expect(airAt(room, NOW + 24 * 60).airC).toBeCloseTo(18, 0);
+    expect(airAt(room, NOW + 24 * 60).dewMarginC).toBeGreaterThan(6);
     expect(airAt(warm, later).dewMarginC - airAt(assumed, later).dewMarginC).toBeCloseTo(0, 1);
   });
 });

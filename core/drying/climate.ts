@@ -104,7 +104,7 @@ function placeAir(place: Place, readings: readonly Reading[], series: readonly A
     const weight = fresh ? weightOf(latest, minute, now, countsUntil) : 0;
     tempC.push(usual.tempC + weight * offset.tempC);
     rh.push(Math.min(100, Math.max(5, usual.rh + weight * offset.rh)));
-    warmerC.push(weight * (measuredC ?? 0));
+    warmerC.push(latest && partStays(latest, minute) ? weight * (measuredC ?? 0) : 0);
   }
   const inTheOpen = place.kind === 'outdoors' || place.kind === 'balcony';
   const felt = fresh ? latest?.windMs : undefined;
@@ -139,6 +139,14 @@ function weightOf({ at, from }: Reading, minute: Minute, now: Minute, countsUnti
   const [first, last] = from === 'typed' ? [toMinute(at), countsUntil ?? Number.POSITIVE_INFINITY] : [now, now];
   const away = Math.max(0, first - minute, minute - last);
   return Math.exp(-away / HOUR / MEMORY_HOURS);
+}
+
+/** A part takes the temperature of the room within so many minutes: a cold one is no colder after it (trade §8). */
+const PART_KEEPS_FOR = 180;
+
+/** Whether the part is still as warm or cold as it was typed; a sensor goes on measuring. */
+function partStays({ at, from }: Reading, minute: Minute): boolean {
+  return from === 'sensor' || minute <= toMinute(at) + PART_KEEPS_FOR;
 }
 
 function restsOn(place: Place, latest: Reading | undefined, age: number, fresh: boolean, ahead: string | undefined): string {
