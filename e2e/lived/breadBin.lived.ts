@@ -119,7 +119,7 @@ async function roomLeft(page: Page, piece: string, gapUm: number): Promise<strin
   await form.getByRole('combobox').nth(1).selectOption({ label: 'Lid' });
   await form.getByLabel('gap before paint, µm').fill(String(gapUm));
   await form.getByRole('button', { name: 'Note it' }).click();
-  const left = page.getByText(/µm are left|it binds|tight/).first();
+  const left = page.getByText(/\d+ − \d+ − \d+ = -?\d+ µm/).first();
   await left.waitFor();
   const text = (await left.textContent()) ?? '';
   const [, gap, one, two, rest] = /(\d+) − (\d+) − (\d+) = (-?\d+) µm/.exec(text) ?? [];
