@@ -1,7 +1,7 @@
 import { CLEAR_TO_STAY_UM, clearToBuild, REMOVAL_UM } from '#core/coats/index';
-import { familyDrying } from '#core/drying/index';
-import type { Curve, Family } from '#core/facts/index';
-import { workGrowth, counted } from '#core/units/index';
+import { familyDrying, filmSlowing } from '#core/drying/index';
+import type { Curve, Family, Polish } from '#core/facts/index';
+import { counted, listed, workGrowth } from '#core/units/index';
 import { maskMinutes } from './minutes.ts';
 
 /** Three ways to level the step at a tape edge, compared: film left, days, minutes and paint (trade §4, §7). */
@@ -24,6 +24,8 @@ export type EdgeStep = {
   readonly neighbour: EdgeFilm & { readonly areaCm2: number };
   /** The clear over both; null: none is planned. */
   readonly clear: EdgeFilm | null;
+  /** How it is polished; absent: as usual. */
+  readonly polish?: Polish;
 };
 
 export type Levelling = {
@@ -37,7 +39,7 @@ export type Levelling = {
   readonly ml: number;
 };
 
-const POLISH = [1500, 2000, 3000];
+const USUAL_POLISH: Polish = { papers: [1500, 2000, 3000], edges: true };
 const COAT_MINUTES = 3;
 const FLAT_AT_100CM2 = 3;
 /** What ten strokes of P1500 take off an edge, which loses film three times as fast as a flat, µm. */
@@ -48,19 +50,28 @@ export function levellings(edge: EdgeStep): Levelling[] {
   return [moreClear(edge), flatEdge(edge), resprayNeighbour(edge)].filter((way) => way !== null);
 }
 
+/** Coats of a film that dries in its usual time. */
+const NORMAL_COATS = 2;
+
+/** Days until a film of so many coats is that far: laid in one go it dries as one thick film (trade §8). @param hours of a normal film */
+function daysFor(hours: number, family: Family, coats: number): number {
+  return (hours * filmSlowing(familyDrying(family).mechanism, coats / NORMAL_COATS, 'later')) / 24;
+}
+
 /** Clear of at least the step, what polishing takes and what must stay; then flatted with its edges. */
-function moreClear({ stepUm, clear, neighbour }: EdgeStep): Levelling | null {
+function moreClear({ stepUm, clear, neighbour, polish = USUAL_POLISH }: EdgeStep): Levelling | null {
   if (!clear) return null;
-  const build = clearToBuild(POLISH, true, true, clear.filmUm).um + stepUm;
+  const { papers, edges } = polish;
+  const build = clearToBuild(papers, true, edges, clear.filmUm).um + stepUm;
   const coats = Math.ceil(build / clear.filmUm - 1e-9);
   const extra = Math.max(0, coats - clear.coats);
   return {
     way: 'more-clear',
-    text: `${counted(coats, 'coat')} of ${clear.name} in all, flatted over and polished`,
+    text: `${counted(coats, 'coat')} of ${clear.name} in all, ${build.toFixed(1)} µm, then ${listed([...papers.map((grit) => `P${grit}`), 'compound'])}, ${edges ? 'edges too' : 'flats only'}`,
     stepLeftUm: 0,
     filmLeftUm: Math.max(clear.coats, coats) * clear.filmUm - (build - CLEAR_TO_STAY_UM),
-    minutes: extra * COAT_MINUTES + POLISH.length * FLAT_AT_100CM2 * workGrowth(neighbour.areaCm2, 'flat'),
-    days: (familyDrying(clear.family).flat ?? 0) / 24,
+    minutes: extra * COAT_MINUTES + Math.max(1, papers.length) * FLAT_AT_100CM2 * workGrowth(neighbour.areaCm2, 'flat'),
+    days: daysFor(familyDrying(clear.family).flat ?? 0, clear.family, Math.max(clear.coats, coats)),
     ml: extra * clear.mlPerCoat,
   };
 }
@@ -77,7 +88,7 @@ function flatEdge({ stepUm, mm, colour }: EdgeStep): Levelling | null {
     stepLeftUm: Math.max(0, stepUm - taken),
     filmLeftUm: Math.max(0, colour.filmUm * colour.coats - taken),
     minutes: 2 + (mm / 1000) * STROKE_MINUTES_A_METRE * strokes,
-    days: flat / 24,
+    days: daysFor(flat, colour.family, colour.coats),
     ml: 0,
   };
 }
@@ -94,7 +105,7 @@ function resprayNeighbour({ stepUm, mm, curve, colour, neighbour }: EdgeStep): L
     stepLeftUm: Math.abs(stepUm - coats * neighbour.filmUm),
     filmLeftUm: (neighbour.coats + coats) * neighbour.filmUm,
     minutes: mask.mask + mask.unmask + coats * COAT_MINUTES,
-    days: tape / 24,
+    days: daysFor(tape, colour.family, colour.coats),
     ml: coats * neighbour.mlPerCoat,
   };
 }

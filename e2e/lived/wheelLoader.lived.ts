@@ -151,8 +151,6 @@ describe('job 05', () => {
     said.holds('from add to finished', `${lived.length} steps, ${lived[0]} … ${lived.at(-1)}`);
 
     for (const [point, why] of [
-      ['4', 'primer swapped under the colour: shown in Coats, not asserted here yet'],
-      ['5', 'film against relief is in Coats; the reading of 66 µm wants the hobby colours of the job'],
       ['8', 'agreed hours: issue 25'],
       ['9', 'approved sketch and one-page estimate: issues 25 and 27'],
       ['10 (record)', 'lessons and provenance: issue 27'],

@@ -11,7 +11,7 @@ import {
   type ResolvedLayer,
   resolveLayer,
 } from '#core/coats/index';
-import type { Curve, Edge, Hand, Lab, Part, Piece, Weight } from '#core/facts/index';
+import type { Curve, Edge, Hand, Lab, Part, Piece, Polish, Weight } from '#core/facts/index';
 import { coatAmount, paintIn } from '#core/amounts/index';
 import { counted } from '#core/units/index';
 import { facesToPaint } from '#core/zones/index';
@@ -71,6 +71,8 @@ export type EdgeOfStack = {
   /** The last colour of the zone beside; null: it has none. */
   readonly besideLayerId: string | null;
   readonly besideZoneId: string;
+  /** As either of the two zones is to be polished; absent: nothing is said of that. */
+  readonly polish?: Polish;
 };
 
 export type StackView = {
@@ -194,6 +196,7 @@ function edgeOfStack(edge: Edge, part: Part, layers: OrderedLayers['layers']): E
   if (!high) return [];
   const beside = high.zones.includes(a) ? b : a;
   const colour = layers.filter(({ resolved, zones }) => zones.includes(beside) && isColour(resolved)).at(-1);
+  const polish = part.zones[a].polish ?? part.zones[b].polish;
   return [
     {
       zones: `${part.zones[a].name} to ${part.zones[b].name}`,
@@ -203,6 +206,7 @@ function edgeOfStack(edge: Edge, part: Part, layers: OrderedLayers['layers']): E
       layerId: high.resolved.layer.id,
       besideLayerId: colour?.resolved.layer.id ?? null,
       besideZoneId: part.zones[beside].id,
+      ...(polish ? { polish } : {}),
     },
   ];
 }

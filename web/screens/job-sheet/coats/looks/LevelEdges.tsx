@@ -35,6 +35,7 @@ export function LevelEdges({ part, stack }: { part: Part; stack: StackView }) {
                 colour: filmOf(colour),
                 neighbour: { ...filmOf(beside), areaCm2 },
                 clear: clear ? filmOf(clear) : null,
+                ...(edge.polish ? { polish: edge.polish } : {}),
               })
             : [];
         return (
