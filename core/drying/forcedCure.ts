@@ -35,6 +35,8 @@ const COATING_LIMIT: Partial<Record<Family, number>> = {
   'waterborne-sealer': 60,
   'alcohol-acrylic': 45,
   'water-acrylic': 45,
+  // By itself it never is the weakest: what lies beside or below it is.
+  'high-temperature': 260,
 };
 /** Lacquers, acrylic enamel and all others. */
 const OTHER_COATING_LIMIT = 55;
