@@ -1,5 +1,5 @@
 import { conditionsOf, dryingRate, mayBeWarmed, reachedWarmed, clocksOf, warmthLimit } from '#core/drying/index';
-import type { AirSeries, Facts, Layer, LogEvent, Piece, Place, Warm } from '#core/facts/index';
+import type { AirSeries, Facts, Family, Layer, LogEvent, Piece, Place, Warm } from '#core/facts/index';
 import { clear, coat, enamel, lacquer, NOW, part, piece, primed, primer, shelf } from '#core/invented/index';
 import { DAY, HOUR, localMoment, toIso } from '#core/units/index';
 import { verifyPlan } from '#core/verify/index';
@@ -303,5 +303,47 @@ describe('a tub', () => {
   it('large enough takes both together', () => {
     const facts = factsOf([soaked('one', 'zinc'), soaked('two', 'zinc')], {}, { tub: { longMm: 600, wideMm: 500, deepMm: 200 } });
     expect(overlap(baths(facts))).toBeGreaterThan(0);
+  });
+});
+
+describe('a colour that is warmed hotter than the one beside it bears', () => {
+  const two = (family: Family, covers: string): Layer => ({
+    id: family,
+    wanted: { family, role: 'colour', name: family, lab: { l: family === 'urethane-2k' ? 80 : 12, a: 0, b: 0 } },
+    coats: 2,
+    covers: [covers],
+  });
+  const panel = (hotFirst: boolean, insisted?: string[]) => {
+    const hot = warmed(two('high-temperature', 'in'), oven(85));
+    const mild = two('urethane-2k', 'out');
+    return part({
+      material: 'steel',
+      finish: 'bare',
+      zones: [
+        { id: 'out', name: 'Outside' },
+        { id: 'in', name: 'Inside' },
+      ],
+      faces: ['out', 'in'].map((zoneId) => ({ id: zoneId, zoneId, longMm: 200, shortMm: 150, count: 1, seen: true })),
+      layers: hotFirst ? [hot, mild] : [mild, hot],
+      ...(insisted ? { colourOrder: insisted } : {}),
+    });
+  };
+  const run = (own: Piece['parts'][0]) => {
+    const facts = factsOf([piece(own)]);
+    return { facts, result: planned(facts) };
+  };
+  it('goes on first, and out of the warm before the other is laid', () => {
+    const { facts, result } = run(panel(true));
+    const [spell] = spells(result);
+    expect(spell?.placed).not.toBeNull();
+    expect(coatStart(result, 'urethane-2k') ?? 0).toBeGreaterThanOrEqual((spell?.placed?.end ?? Number.NaN) + 85);
+    expect(lawful(result, facts)).toEqual([]);
+  });
+  it('is left unwarmed where the other lies below it or is insisted on first', () => {
+    for (const own of [panel(false), panel(true, ['urethane-2k', 'high-temperature'])]) {
+      const { facts, result } = run(own);
+      expect(spells(result)).toEqual([]);
+      expect(lawful(result, facts)).toEqual([]);
+    }
   });
 });

@@ -11,7 +11,7 @@ import {
   type OrderQuestion,
   type OrderStop,
 } from '#core/masking/index';
-import { setsByHeat } from '#core/drying/index';
+import { setsByHeat, warmthLimit } from '#core/drying/index';
 import { areaMm2 } from '#core/survey/index';
 import { facesToPaint } from '#core/zones/index';
 import type { PlanContext } from './context.ts';
@@ -44,7 +44,9 @@ export function layersInOrder(part: Part, context: PlanContext): OrderedLayers {
   if (run.length < 2) return { layers: placed, masking: null, stop: null };
   if (run.length > MOST_COLOURS)
     return { layers: placed, masking: null, stop: `More than ${MOST_COLOURS} colours on one part: let some of them be details.` };
-  const answer = orderOnce(part, context.facts, () => maskingOrder(part, run, placed, tiedLayers(part, context)));
+  const answer = orderOnce(part, context.facts, () =>
+    maskingOrder(part, run, placed, [...tiedLayers(part, context), ...heatTies(part, run)]),
+  );
   if ('stop' in answer)
     return { layers: placed, masking: null, stop: answer.stop, unordered: run.map(({ resolved }) => resolved.layer.id) };
   const { order } = answer;
@@ -133,6 +135,16 @@ function tiedLayers(part: Part, { facts }: PlanContext): Tie[] {
       ? [[after.layerId, before.layerId]]
       : [],
   );
+}
+
+/** What is warmed hotter than another colour bears goes on, and into the warm, before that one. */
+function heatTies(part: Part, run: readonly PlacedLayer[]): Tie[] {
+  return run.flatMap(({ resolved: hot }) => {
+    const { warm } = hot.layer;
+    if (!warm) return [];
+    const spoilt = run.filter(({ resolved }) => resolved !== hot && warm.surfaceC > warmthLimit([part.material], [resolved.family]).limitC);
+    return spoilt.map(({ resolved }): Tie => [hot.layer.id, resolved.layer.id]);
+  });
 }
 
 const NO_WARMTH = { surfaceC: 0, minutes: 0 };

@@ -21,10 +21,12 @@ const DECAL_LIMIT_C = 45;
 /** The most a part bears once a layer is on it, °C, and what sets it. */
 export function warmthBorne({ part, layer, facts }: Warming): { readonly limitC: number; readonly by: string } {
   const index = part.layers.findIndex(({ id }) => id === layer.id);
-  const under = part.layers.slice(0, index + 1);
+  const insisted = part.colourOrder ?? [];
+  const first = insisted.slice(0, Math.max(0, insisted.indexOf(layer.id)));
+  const under = part.layers.filter(({ id }, place) => place <= index || first.includes(id));
   const families = under.map((own) => resolveLayer(own, facts).family);
   const { limitC, by } = warmthLimit([part.material, ...(part.alsoMaterial ? [part.alsoMaterial] : [])], families);
-  const stuck = (part.decals ?? []).some(({ after }) => after === null || under.slice(0, -1).some(({ id }) => id === after));
+  const stuck = (part.decals ?? []).some(({ after }) => after === null || under.some(({ id }) => id !== layer.id && id === after));
   return stuck && DECAL_LIMIT_C < limitC ? { limitC: DECAL_LIMIT_C, by: 'its decals' } : { limitC, by: `the ${plain(by)}` };
 }
 
