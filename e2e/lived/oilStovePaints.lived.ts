@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openPage, type Running, startServer } from '../harness.ts';
+import { launchBrowser, momentMs, openPage, type Running, startServer } from '../harness.ts';
 import { keepAir, typeReading } from './air.ts';
 import { addCan, addPart, addPiece, liveToEnd, mainText, openWith, relayer, stepsSaid, textOf, typeLabel, Verdicts } from './living.ts';
 
@@ -138,13 +138,16 @@ describe('job 09, its paints', () => {
     const cold = await openPage(browser, `${server.url}/workshop`);
     await typeReading(cold.page, server, '7', '82', 'for a day');
     await cold.page.goto(`${server.url}/bench`);
-    await cold.page.getByRole('heading', { level: 1 }).waitFor();
-    const bench = await mainText(cold.page);
-    expect(bench).not.toMatch(/Coat 1 of 2, Panel coat.*Done/s);
-    const dated = await stepsSaid(cold.page, piece);
+    await cold.page.getByText(/^may start in/).waitFor();
+    const [, moment = ''] = /Next, (\w+ \d+ \w+ \d\d:\d\d)/.exec(await mainText(cold.page)) ?? [];
+    const next = await nextMoment(cold.page, piece);
+    expect(Date.parse(next ?? '')).toBeGreaterThan(momentMs() + 86_400_000);
+    expect(moment.slice(-5)).toBe(next?.slice(11, 16));
     const dates = await mainText(cold.page);
-    console.log(bench, '=====', dates.slice(0, 1500));
-    said.holds('7 (two screens)', `bench: ${bench.slice(0, 300)} … Dates: ${dates.slice(0, 300)} … ${dated[0]}`);
+    expect(dates).toContain(moment.slice(0, -6));
+    const [why = ''] = /No coat in Shed on [^\n]*7\.\d °C is outside 15–30 °C/.exec(dates) ?? [];
+    expect(why).not.toBe('');
+    said.holds('7 (two screens)', `${why}; at the bench and in Dates next ${moment}`);
     await cold.context.close();
 
     for (const [point, why] of [
