@@ -2,7 +2,20 @@ import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, momentMs, openPage, type Running, startServer } from '../harness.ts';
 import { keepAir, typeReading } from './air.ts';
-import { addCan, addPart, addPiece, liveToEnd, mainText, openWith, relayer, stepsSaid, textOf, typeLabel, Verdicts } from './living.ts';
+import {
+  addCan,
+  addPart,
+  addPiece,
+  liveToEnd,
+  mainText,
+  nextMoment,
+  openWith,
+  relayer,
+  stepsSaid,
+  textOf,
+  typeLabel,
+  Verdicts,
+} from './living.ts';
 
 /** Job 09, its paints: a tinted two-part coat outside, a paint for heat inside, one bottle and a shed that goes cold. */
 
